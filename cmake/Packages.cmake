@@ -1,0 +1,25 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+# Every outside library, found once; scripts/packages.txt lists the Debian packages they come from.
+find_package(PkgConfig REQUIRED)
+find_package(Threads REQUIRED)
+find_package(Boost REQUIRED)
+find_package(fmt REQUIRED)
+find_package(nlohmann_json REQUIRED)
+find_package(pugixml REQUIRED)
+find_package(CLI11 REQUIRED)
+find_package(tl-expected REQUIRED)
+find_package(Qt6 6.4 REQUIRED COMPONENTS Core Gui)
+# `emit`, `signals` and `slots` are ordinary words here; Qt's macros are written Q_EMIT and so on.
+set_property(TARGET Qt6::Core APPEND PROPERTY INTERFACE_COMPILE_DEFINITIONS QT_NO_KEYWORDS)
+if(CHALKLINE_APP)
+  find_package(Qt6 6.4 REQUIRED COMPONENTS Widgets Svg)
+endif()
+pkg_check_modules(polyclipping REQUIRED IMPORTED_TARGET polyclipping)
+pkg_check_modules(libzip REQUIRED IMPORTED_TARGET libzip)
+pkg_check_modules(libudev REQUIRED IMPORTED_TARGET libudev)
+
+find_path(ASIO_INCLUDE asio.hpp REQUIRED)
+add_library(chalkline_asio INTERFACE)
+target_include_directories(chalkline_asio SYSTEM INTERFACE ${ASIO_INCLUDE})
+target_compile_definitions(chalkline_asio INTERFACE ASIO_STANDALONE ASIO_NO_DEPRECATED)
+target_link_libraries(chalkline_asio INTERFACE Threads::Threads)

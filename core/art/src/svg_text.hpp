@@ -1,0 +1,64 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The small grammars inside SVG attributes: numbers, lengths, transforms, colours, path data (SVG 1.1 §4.2, §7, §8).
+#pragma once
+#include <optional>
+#include <string_view>
+#include <vector>
+
+#include <chalkline/base/ink.hpp>
+#include <chalkline/geometry/path.hpp>
+
+namespace chalkline::art::svg {
+
+/// Walks a text from token to token. White space and, where asked, one comma lie between tokens.
+class Scanner {
+   public:
+    explicit Scanner(std::string_view text) : text_(text) {}
+    bool at_end();
+    void skip_space();
+    void skip_comma();
+    /// The next number, or nothing (the scanner then stays). Never infinite nor NaN.
+    std::optional<double> number();
+    /// A digit 0 or 1 that needs no separator (arc flags).
+    std::optional<bool> flag();
+    char peek() const { return text_.empty() ? '\0' : text_[0]; }
+    char take();
+    bool accept(char c);
+    /// Letters (and dashes) from here on.
+    std::string_view word();
+
+   private:
+    std::string_view text_;
+};
+
+std::string_view trimmed(std::string_view text);
+
+/// What percentages and font units of a length refer to.
+enum class Axis { x, y, diagonal };
+struct Viewport {
+    double width = 0, height = 0;  ///< user units
+};
+/// A length in user units (px at 96 an inch); nothing when the text is no length.
+std::optional<double> parse_length(std::string_view text, const Viewport& viewport, Axis axis);
+/// True when the text is a percentage.
+bool is_percentage(std::string_view text);
+
+/// All numbers of a list; stops at what is none.
+std::vector<double> parse_numbers(std::string_view text);
+std::optional<geometry::Transform> parse_transform(std::string_view text);
+
+/// #rgb, #rrggbb(aa), rgb(), rgba(), hsl() and the named colours of CSS. `opacity` of the colour itself goes to
+/// `alpha`.
+struct Colour {
+    Rgb rgb;
+    double alpha = 1;
+};
+std::optional<Colour> parse_colour(std::string_view text);
+
+struct PathData {
+    geometry::Path path;
+    bool complete = true;  ///< false: an error stopped the reading; what came before is drawn, as SVG demands
+};
+PathData parse_path(std::string_view text);
+
+}  // namespace chalkline::art::svg

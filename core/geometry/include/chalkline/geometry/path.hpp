@@ -1,0 +1,65 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <cstdint>
+#include <vector>
+
+#include <chalkline/geometry/point.hpp>
+
+namespace chalkline::geometry {
+
+/// A chain of straight lines; a closed one does not repeat its first point.
+struct Polyline {
+    std::vector<Point> points;
+    bool closed = false;
+    bool operator==(const Polyline&) const = default;
+};
+
+/// Curve accuracy used everywhere for burning: the chain of lines stays this close to the curve, mm.
+inline constexpr double flattening_tolerance = 0.01;
+
+/// A drawn path, exact: contours of lines, cubic Béziers and elliptical arcs. Arcs stay arcs under any affine
+/// map, so that they are flattened once, at the size they are burned. Stored flat (a verb and its points), because
+/// drawings of a hundred thousand paths are usual.
+class Path {
+   public:
+    void move_to(Point to);
+    /// REQUIRES of all below: a contour was begun with move_to.
+    void line_to(Point to);
+    void cubic_to(Point control1, Point control2, Point to);
+    /// The arc centre + u·cos t + v·sin t for t from `start` to `start + sweep` (radians), from the current point.
+    void arc_to(Point centre, Point u, Point v, double start, double sweep);
+    /// Ends the contour at its own start.
+    void close();
+
+    bool empty() const { return verbs_.empty(); }
+    /// Where the next segment begins. REQUIRES: not empty.
+    Point current() const { return current_; }
+    void append(const Path& other);
+    void transform(const Transform& map);
+    bool finite() const;
+    /// Bytes held, for limits.
+    std::size_t size() const { return points_.size(); }
+
+    /// The contours of the mapped path as chains of lines no farther than `tolerance` (mm after the map) from the
+    /// curve. Points closer than a thousandth of a millimetre are merged; a contour of one point stays (length 0).
+    /// Cubic steps by the second-difference bound (G. Wang, "The subdivision method for finding the
+    /// intersection between two Bézier curves or surfaces", 1984), arcs by their sagitta.
+    std::vector<Polyline> flatten(const Transform& map = {}, double tolerance = flattening_tolerance) const;
+
+    bool operator==(const Path&) const = default;
+
+   private:
+    enum class Verb : std::uint8_t { move, line, cubic, arc, close };
+    std::vector<Verb> verbs_;
+    std::vector<Point> points_;  ///< move, line: 1; cubic: 3; arc: centre, u, v, {start, sweep}; close: none
+    Point start_, current_;
+};
+
+double length(const Polyline& line);
+double length(const std::vector<Polyline>& lines);
+/// Positive when counter-clockwise (Y up). An open chain is closed in thought.
+double signed_area(const Polyline& ring);
+Box bounds(const Polyline& line);
+Box bounds(const std::vector<Polyline>& lines);
+
+}  // namespace chalkline::geometry

@@ -1,0 +1,39 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <vector>
+
+#include <chalkline/geometry/path.hpp>
+
+namespace chalkline::geometry {
+
+enum class FillRule { non_zero, even_odd };
+
+/// An area: rings (open chains count as closed) and the rule that says what lies inside.
+struct Region {
+    std::vector<Polyline> rings;
+    FillRule rule = FillRule::non_zero;
+};
+
+bool contains(const Region& region, Point p);
+
+/// Area covered by all regions together, overlaps counted once, mm². Accurate to about 1e-4 mm in each coordinate.
+double covered_area(const std::vector<Region>& regions);
+
+/// A stretch of one scan line, from < to, mm.
+struct Stretch {
+    double from, to;
+    bool operator==(const Stretch&) const = default;
+};
+/// One horizontal scan line with its inked stretches, left to right, disjoint.
+struct ScanRow {
+    double y;
+    std::vector<Stretch> stretches;
+};
+
+/// Horizontal scan lines over all regions together, `pitch` mm apart, bottom up; rows without ink are left out. What
+/// several regions cover is inked once. The rows lie balanced in the height of the whole, each in the middle of the
+/// strip it inks.
+/// REQUIRES: pitch > 0 and every coordinate finite.
+std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch);
+
+}  // namespace chalkline::geometry

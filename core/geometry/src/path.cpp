@@ -1,0 +1,192 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/geometry/path.hpp>
+
+#include <numbers>
+
+namespace chalkline::geometry {
+namespace {
+
+constexpr double merge_distance = 0.001;  // mm: far below what any machine resolves
+constexpr int most_steps = 4096;          // per curve, against absurd sizes
+
+/// Collects the points of one contour.
+struct Chain {
+    Polyline line;
+
+    void add(Point p) {
+        if (line.points.empty() || distance(line.points.back(), p) > merge_distance)
+            line.points.push_back(p);
+        else if (line.points.size() > 1)
+            line.points.back() = p;  // a contour ends exactly where it was drawn to
+    }
+    void add_cubic(Point p0, Point p1, Point p2, Point p3, double tolerance) {
+        const double bend = std::max(norm(p0 - p1 * 2 + p2), norm(p1 - p2 * 2 + p3));
+        const int steps = std::clamp(static_cast<int>(std::ceil(std::sqrt(0.75 * bend / tolerance))), 1, most_steps);
+        for (int i = 1; i <= steps; ++i) {
+            const double t = static_cast<double>(i) / steps, s = 1 - t;
+            add(p0 * (s * s * s) + p1 * (3 * s * s * t) + p2 * (3 * s * t * t) + p3 * (t * t * t));
+        }
+    }
+    void add_arc(Point centre, Point u, Point v, double start, double sweep, double tolerance) {
+        const double radius = std::max(std::hypot(u.x, v.x), std::hypot(u.y, v.y));
+        const double angle = radius > tolerance ? 2 * std::acos(1 - tolerance / radius) : std::numbers::pi / 2;
+        const int steps = std::clamp(static_cast<int>(std::ceil(std::abs(sweep) / angle)), 1, most_steps);
+        for (int i = 1; i <= steps; ++i) {
+            const double t = start + sweep * i / steps;
+            add(centre + u * std::cos(t) + v * std::sin(t));
+        }
+    }
+};
+
+}  // namespace
+
+void Path::move_to(Point to) {
+    verbs_.push_back(Verb::move);
+    points_.push_back(to);
+    start_ = current_ = to;
+}
+
+void Path::line_to(Point to) {
+    verbs_.push_back(Verb::line);
+    points_.push_back(to);
+    current_ = to;
+}
+
+void Path::cubic_to(Point control1, Point control2, Point to) {
+    verbs_.push_back(Verb::cubic);
+    points_.insert(points_.end(), {control1, control2, to});
+    current_ = to;
+}
+
+void Path::arc_to(Point centre, Point u, Point v, double start, double sweep) {
+    verbs_.push_back(Verb::arc);
+    points_.insert(points_.end(), {centre, u, v, Point{start, sweep}});
+    current_ = centre + u * std::cos(start + sweep) + v * std::sin(start + sweep);
+}
+
+void Path::close() {
+    verbs_.push_back(Verb::close);
+    current_ = start_;
+}
+
+void Path::append(const Path& other) {
+    verbs_.insert(verbs_.end(), other.verbs_.begin(), other.verbs_.end());
+    points_.insert(points_.end(), other.points_.begin(), other.points_.end());
+    start_ = other.start_;
+    current_ = other.current_;
+}
+
+void Path::transform(const Transform& map) {
+    std::size_t at = 0;
+    for (const Verb verb : verbs_) {
+        switch (verb) {
+            case Verb::cubic:
+                for (int i = 0; i < 3; ++i, ++at) points_[at] = map(points_[at]);
+                break;
+            case Verb::move:
+            case Verb::line:
+                points_[at] = map(points_[at]);
+                ++at;
+                break;
+            case Verb::arc:
+                points_[at] = map(points_[at]);
+                points_[at + 1] = map.direction(points_[at + 1]);
+                points_[at + 2] = map.direction(points_[at + 2]);
+                at += 4;
+                break;
+            case Verb::close: break;
+        }
+    }
+    start_ = map(start_);
+    current_ = map(current_);
+}
+
+bool Path::finite() const {
+    return std::all_of(points_.begin(), points_.end(),
+                       [](Point p) { return std::isfinite(p.x) && std::isfinite(p.y); });
+}
+
+std::vector<Polyline> Path::flatten(const Transform& map, double tolerance) const {
+    std::vector<Polyline> lines;
+    Chain chain;
+    Point at, start;
+    const auto finish = [&](bool closed) {
+        auto& points = chain.line.points;
+        if (closed && points.size() > 1 && distance(points.front(), points.back()) <= merge_distance) points.pop_back();
+        chain.line.closed = closed;
+        if (!points.empty()) lines.push_back(std::move(chain.line));
+        chain = {};
+    };
+    std::size_t next = 0;
+    const auto take = [&] { return map(points_[next++]); };
+    for (const Verb verb : verbs_) {
+        // After a close the next segment begins a new contour at the old one's start.
+        if (chain.line.points.empty() && verb != Verb::move && verb != Verb::close) chain.add(at);
+        switch (verb) {
+            case Verb::move:
+                // A lone move draws nothing.
+                if (chain.line.points.size() > 1) finish(false);
+                chain = {};
+                at = start = take();
+                break;
+            case Verb::line:
+                at = take();
+                chain.add(at);
+                break;
+            case Verb::cubic: {
+                const Point c1 = take(), c2 = take(), to = take();
+                chain.add_cubic(at, c1, c2, to, tolerance);
+                at = to;
+                break;
+            }
+            case Verb::arc: {
+                const Point centre = take();
+                const Point u = map.direction(points_[next++]), v = map.direction(points_[next++]);
+                const auto [first, sweep] = points_[next++];
+                chain.add_arc(centre, u, v, first, sweep, tolerance);
+                at = centre + u * std::cos(first + sweep) + v * std::sin(first + sweep);
+                break;
+            }
+            case Verb::close:
+                if (!chain.line.points.empty()) finish(true);
+                at = start;
+                break;
+        }
+    }
+    if (chain.line.points.size() > 1) finish(false);
+    return lines;
+}
+
+double length(const Polyline& line) {
+    double sum = 0;
+    for (std::size_t i = 1; i < line.points.size(); ++i) sum += distance(line.points[i - 1], line.points[i]);
+    if (line.closed && line.points.size() > 1) sum += distance(line.points.back(), line.points.front());
+    return sum;
+}
+
+double length(const std::vector<Polyline>& lines) {
+    double sum = 0;
+    for (const Polyline& line : lines) sum += length(line);
+    return sum;
+}
+
+double signed_area(const Polyline& ring) {
+    double twice = 0;
+    for (std::size_t i = 0; i < ring.points.size(); ++i)
+        twice += cross(ring.points[i], ring.points[(i + 1) % ring.points.size()]);
+    return twice / 2;
+}
+
+Box bounds(const Polyline& line) {
+    Box box;
+    for (const Point p : line.points) box.add(p);
+    return box;
+}
+
+Box bounds(const std::vector<Polyline>& lines) {
+    Box box;
+    for (const Polyline& line : lines) box.add(bounds(line));
+    return box;
+}
+
+}  // namespace chalkline::geometry

@@ -1,0 +1,123 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/geometry/region.hpp>
+
+#include <cstdint>
+
+#include <polyclipping/clipper.hpp>
+
+namespace chalkline::geometry {
+namespace {
+
+bool inside(int winding, FillRule rule) { return rule == FillRule::non_zero ? winding != 0 : winding % 2 != 0; }
+
+/// Calls `edge(from, to)` for every side of every ring.
+template <class Edge>
+void for_each_edge(const Region& region, Edge edge) {
+    for (const Polyline& ring : region.rings) {
+        const auto& points = ring.points;
+        for (std::size_t i = 0; i < points.size(); ++i) edge(points[i], points[(i + 1) % points.size()]);
+    }
+}
+
+struct Crossing {
+    std::uint32_t region;
+    double x;
+    int turn;  ///< +1 where the edge climbs, −1 where it falls
+};
+
+/// Joins the stretches of all regions of one row into disjoint ones, left to right.
+std::vector<Stretch> joined(std::vector<Stretch> stretches) {
+    std::sort(stretches.begin(), stretches.end(), [](const Stretch& a, const Stretch& b) { return a.from < b.from; });
+    std::vector<Stretch> result;
+    for (const Stretch& next : stretches) {
+        if (!result.empty() && next.from <= result.back().to + 1e-6)
+            result.back().to = std::max(result.back().to, next.to);
+        else
+            result.push_back(next);
+    }
+    return result;
+}
+
+std::vector<Stretch> stretches_of(std::vector<Crossing>& crossings, const std::vector<Region>& regions) {
+    std::sort(crossings.begin(), crossings.end(), [](const Crossing& a, const Crossing& b) {
+        return a.region != b.region ? a.region < b.region : a.x < b.x;
+    });
+    std::vector<Stretch> stretches;
+    int winding = 0;
+    for (std::size_t i = 0; i + 1 < crossings.size(); ++i) {
+        winding += crossings[i].turn;
+        const Crossing& next = crossings[i + 1];
+        if (next.region != crossings[i].region)
+            winding = 0;
+        else if (inside(winding, regions[next.region].rule) && next.x > crossings[i].x)
+            stretches.push_back({crossings[i].x, next.x});
+    }
+    return joined(std::move(stretches));
+}
+
+}  // namespace
+
+bool contains(const Region& region, Point p) {
+    int winding = 0;
+    for_each_edge(region, [&](Point a, Point b) {
+        if ((a.y <= p.y) == (b.y <= p.y)) return;
+        const double x = a.x + (b.x - a.x) * (p.y - a.y) / (b.y - a.y);
+        if (x > p.x) winding += a.y < b.y ? 1 : -1;
+    });
+    return inside(winding, region.rule);
+}
+
+double covered_area(const std::vector<Region>& regions) {
+    constexpr double scale = 1e4;  // Clipper works on whole numbers: 0.1 µm
+    ClipperLib::Clipper all;
+    for (const Region& region : regions) {
+        ClipperLib::Paths rings;
+        for (const Polyline& ring : region.rings) {
+            ClipperLib::Path path;
+            for (const Point p : ring.points)
+                path.emplace_back(std::llround(p.x * scale), std::llround(p.y * scale));
+            rings.push_back(std::move(path));
+        }
+        ClipperLib::SimplifyPolygons(
+            rings, region.rule == FillRule::non_zero ? ClipperLib::pftNonZero : ClipperLib::pftEvenOdd);
+        all.AddPaths(rings, ClipperLib::ptSubject, true);
+    }
+    ClipperLib::Paths merged;
+    all.Execute(ClipperLib::ctUnion, merged, ClipperLib::pftNonZero, ClipperLib::pftNonZero);
+    double area = 0;
+    for (const auto& ring : merged) area += ClipperLib::Area(ring);
+    return area / (scale * scale);
+}
+
+std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch) {
+    Box box;
+    for (const Region& region : regions) box.add(bounds(region.rings));
+    if (box.empty() || box.height() <= 0) return {};
+    const auto count = std::max<std::int64_t>(1, std::llround(box.height() / pitch));
+    const double first = box.centre().y - static_cast<double>(count - 1) * pitch / 2;
+
+    std::vector<std::vector<Crossing>> rows(static_cast<std::size_t>(count));
+    for (std::uint32_t index = 0; index < regions.size(); ++index) {
+        for_each_edge(regions[index], [&](Point a, Point b) {
+            if (a.y == b.y) return;
+            const int turn = a.y < b.y ? 1 : -1;
+            if (turn < 0) std::swap(a, b);
+            // Rows with a.y <= y < b.y, so that a corner on a row counts once.
+            const auto from = std::max<std::int64_t>(0, static_cast<std::int64_t>(std::ceil((a.y - first) / pitch)));
+            for (std::int64_t k = from; k < count; ++k) {
+                const double y = first + static_cast<double>(k) * pitch;
+                if (y >= b.y) break;
+                if (y < a.y) continue;
+                rows[static_cast<std::size_t>(k)].push_back({index, a.x + (b.x - a.x) * (y - a.y) / (b.y - a.y), turn});
+            }
+        });
+    }
+    std::vector<ScanRow> result;
+    for (std::int64_t k = 0; k < count; ++k) {
+        auto stretches = stretches_of(rows[static_cast<std::size_t>(k)], regions);
+        if (!stretches.empty()) result.push_back({first + static_cast<double>(k) * pitch, std::move(stretches)});
+    }
+    return result;
+}
+
+}  // namespace chalkline::geometry

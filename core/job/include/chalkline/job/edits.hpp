@@ -1,0 +1,48 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <memory>
+
+#include <chalkline/base/result.hpp>
+#include <chalkline/job/job.hpp>
+#include <chalkline/machine/profile.hpp>
+
+// Every change of a job is one of these: the job before goes in, the job after comes out, nothing else happens.
+namespace chalkline::job {
+
+namespace error {
+inline constexpr std::string_view unknown_motif = "job.unknown-motif";
+inline constexpr std::string_view unknown_step = "job.unknown-step";
+inline constexpr std::string_view larger_than_bed = "job.larger-than-bed";
+}  // namespace error
+
+/// Adds a motif at true size in the middle of the stock, or of the bed without one. Inks the job does not know yet are
+/// routed: fills to an engrave step, lines to a score step, and an ink whose closed line encloses everything else of
+/// the art is proposed as a cut. White fills are left out: they stand for the bare material. Steps that are missing
+/// are made in the order engrave, score, cut.
+Result<Job> add_art(Job job, std::shared_ptr<const art::Artwork> art, const machine::MachineProfile& machine);
+
+Result<Job> remove_motif(Job job, Id motif);
+/// Moves a motif on the bed by millimetres.
+Result<Job> move_motif(Job job, Id motif, geometry::Point by);
+/// Puts the lower left corner of all art at a place on the bed.
+Job place_art(Job job, geometry::Point lower_left);
+
+/// Sends an ink to one step alone.
+Result<Job> route_ink(Job job, const Ink& ink, Id step);
+/// Takes an ink out of every step and marks it as knowingly not burned.
+Job leave_out(Job job, const Ink& ink);
+
+/// Adds a step of a kind, with its starting point, after the last step that must not come later.
+Job add_step(Job job, steps::StepKind kind);
+Result<Job> remove_step(Job job, Id step);
+Result<Job> change_settings(Job job, Id step, const steps::StepSettings& settings, Speed top_speed);
+/// Puts the step at a place of the run sheet, counted from 0 (clamped).
+Result<Job> move_step(Job job, Id step, int place);
+/// Engrave before score before cut; the order within a kind stays.
+Job put_in_order(Job job);
+/// True when a cut comes before an engrave or score step that burns something.
+bool order_fault(const Job& job);
+
+Job set_stock(Job job, std::optional<Stock> stock);
+
+}  // namespace chalkline::job

@@ -1,0 +1,254 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/job/chalk_file.hpp>
+
+#include <zip.h>
+
+#include <map>
+#include <memory>
+#include <nlohmann/json.hpp>
+
+#include <chalkline/art/reader.hpp>
+#include <chalkline/base/file.hpp>
+
+namespace chalkline::job {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+constexpr const char* manifest = "job.json";
+constexpr zip_uint64_t largest_entry = 256ULL << 20;
+
+// ---------------------------------------------------------------- zip
+
+struct Discard {
+    void operator()(zip_t* archive) const { zip_discard(archive); }
+};
+using Archive = std::unique_ptr<zip_t, Discard>;
+
+struct Entry {
+    std::string name, bytes;
+};
+
+/// A zip in memory with fixed times, so that the same entries give the same bytes.
+Result<std::string> write_zip(const std::vector<Entry>& entries) {
+    zip_error_t problem;
+    zip_error_init(&problem);
+    zip_source_t* memory = zip_source_buffer_create(nullptr, 0, 0, &problem);
+    if (!memory) return fail(error::damaged, {{"reason", zip_error_strerror(&problem)}});
+    zip_source_keep(memory);
+    const std::unique_ptr<zip_source_t, void (*)(zip_source_t*)> kept(memory, zip_source_free);
+    Archive archive(zip_open_from_source(memory, ZIP_TRUNCATE, &problem));
+    if (!archive) return fail(error::damaged, {{"reason", zip_error_strerror(&problem)}});
+    for (const Entry& entry : entries) {
+        zip_source_t* source = zip_source_buffer(archive.get(), entry.bytes.data(), entry.bytes.size(), 0);
+        const zip_int64_t index = zip_file_add(archive.get(), entry.name.c_str(), source, ZIP_FL_ENC_UTF_8);
+        if (index < 0) {
+            zip_source_free(source);
+            return fail(error::damaged, {{"reason", zip_strerror(archive.get())}});
+        }
+        zip_file_set_dostime(archive.get(), static_cast<zip_uint64_t>(index), 0, 0x21, 0);  // 1980-01-01 00:00
+    }
+    if (zip_close(archive.get()) != 0) return fail(error::damaged, {{"reason", zip_strerror(archive.get())}});
+    (void)archive.release();
+    zip_stat_t facts;
+    zip_source_stat(memory, &facts);
+    std::string bytes(facts.size, '\0');
+    zip_source_open(memory);
+    zip_source_read(memory, bytes.data(), bytes.size());
+    zip_source_close(memory);
+    return bytes;
+}
+
+Archive open_zip(const std::string& bytes) {
+    zip_error_t problem;
+    zip_error_init(&problem);
+    zip_source_t* memory = zip_source_buffer_create(bytes.data(), bytes.size(), 0, &problem);
+    if (!memory) return nullptr;
+    Archive archive(zip_open_from_source(memory, ZIP_RDONLY | ZIP_CHECKCONS, &problem));
+    if (!archive) zip_source_free(memory);
+    return archive;
+}
+
+std::optional<std::string> read_entry(zip_t* archive, const std::string& name) {
+    zip_stat_t facts;
+    if (zip_stat(archive, name.c_str(), 0, &facts) != 0 || !(facts.valid & ZIP_STAT_SIZE)) return {};
+    if (facts.size > largest_entry) return {};
+    const std::unique_ptr<zip_file_t, int (*)(zip_file_t*)> file(zip_fopen(archive, name.c_str(), 0), zip_fclose);
+    if (!file) return {};
+    std::string bytes(facts.size, '\0');
+    const zip_int64_t got = zip_fread(file.get(), bytes.data(), bytes.size());
+    if (got != static_cast<zip_int64_t>(bytes.size())) return {};
+    return bytes;
+}
+
+// ---------------------------------------------------------------- JSON
+
+Json inks_to_json(const std::vector<Ink>& inks) {
+    Json list = Json::array();
+    for (const Ink& ink : inks) list.push_back(to_text(ink));
+    return list;
+}
+
+Json step_to_json(const Step& step) {
+    const auto& s = step.settings;
+    return {{"id", step.id},
+            {"kind", std::string(steps::to_text(s.kind))},
+            {"power", s.power.percent()},
+            {"speed", s.speed.mm_per_min()},
+            {"passes", s.passes},
+            {"air", s.air},
+            {"line_pitch_mm", s.line_pitch.mm()},
+            {"inks", inks_to_json(step.inks)}};
+}
+
+Json stock_to_json(const Stock& stock) {
+    return {{"material", stock.material},
+            {"thickness_mm", stock.thickness.mm()},
+            {"corner_mm", {stock.corner.x, stock.corner.y}},
+            {"size_mm", {stock.width, stock.height}},
+            {"angle_rad", stock.angle}};
+}
+
+std::vector<Ink> inks_from_json(const Json& list) {
+    std::vector<Ink> inks;
+    for (const Json& text : list) {
+        const auto ink = parse_ink(text.get<std::string>());
+        if (!ink) throw std::invalid_argument("ink " + text.dump());
+        inks.push_back(*ink);
+    }
+    return inks;
+}
+
+Step step_from_json(const Json& json) {
+    Step step;
+    step.id = json.at("id");
+    const auto kind = steps::parse_kind(json.at("kind").get<std::string>());
+    if (!kind) throw std::invalid_argument("kind " + json.at("kind").dump());
+    step.settings.kind = *kind;
+    step.settings.power = Power::percent(json.at("power"));
+    step.settings.speed = Speed::mm_per_min(json.at("speed"));
+    step.settings.passes = json.at("passes");
+    step.settings.air = json.at("air");
+    step.settings.line_pitch = Length::mm(json.at("line_pitch_mm"));
+    step.inks = inks_from_json(json.at("inks"));
+    constexpr Speed any_machine = Speed::mm_per_min(1e7);
+    if (!steps::validate(step.settings, any_machine)) throw std::invalid_argument("step " + std::to_string(step.id));
+    return step;
+}
+
+Stock stock_from_json(const Json& json) {
+    Stock stock;
+    stock.material = json.at("material");
+    stock.thickness = Length::mm(json.at("thickness_mm"));
+    stock.corner = {json.at("corner_mm").at(0), json.at("corner_mm").at(1)};
+    stock.width = json.at("size_mm").at(0);
+    stock.height = json.at("size_mm").at(1);
+    stock.angle = json.at("angle_rad");
+    return stock;
+}
+
+geometry::Transform transform_from_json(const Json& json) {
+    const geometry::Transform map{json.at(0), json.at(1), json.at(2), json.at(3), json.at(4), json.at(5)};
+    if (!map.finite()) throw std::invalid_argument("place");
+    return map;
+}
+
+/// Name of a source inside the file: numbered, so that two files of one name do not meet; never a path.
+std::string entry_name(std::size_t index, const std::string& name) {
+    std::string plain = name.substr(name.find_last_of('/') + 1);
+    for (char& c : plain)
+        if (static_cast<unsigned char>(c) < 0x20 || c == '\\') c = '_';
+    return "sources/" + std::to_string(index + 1) + "-" + plain;
+}
+
+Job job_from_json(const Json& json, zip_t* archive, const std::string& name, const Watch& watch,
+                  std::optional<Error>& problem) {
+    Job job;
+    job.last_id = json.at("last_id");
+    for (const Json& step : json.at("steps")) job.steps.push_back(step_from_json(step));
+    job.left_out = inks_from_json(json.at("left_out"));
+    if (json.contains("stock")) job.stock = stock_from_json(json.at("stock"));
+    std::map<std::string, std::shared_ptr<const art::Artwork>> read;
+    for (const Json& motif : json.at("motifs")) {
+        const std::string source = motif.at("source");
+        auto& art = read[source];
+        if (!art) {
+            auto bytes = read_entry(archive, source);
+            if (!bytes) {
+                problem = Error{std::string(error::damaged), {{"reason", source}}, name, 0};
+                return job;
+            }
+            auto result = art::read(std::make_shared<const std::string>(std::move(*bytes)), motif.at("name"), watch);
+            if (!result) {
+                problem = result.error();
+                return job;
+            }
+            art = std::make_shared<const art::Artwork>(std::move(*result));
+        }
+        job.motifs.push_back({motif.at("id"), art, transform_from_json(motif.at("place"))});
+    }
+    return job;
+}
+
+}  // namespace
+
+Result<std::string> to_chalk(const Job& job) {
+    std::vector<Entry> entries(1);
+    std::map<const art::Artwork*, std::string> names;
+    Json motifs = Json::array();
+    for (const Motif& motif : job.motifs) {
+        auto& name = names[motif.art.get()];
+        if (name.empty()) {
+            name = entry_name(names.size() - 1, motif.art->name);
+            entries.push_back({name, *motif.art->source});
+        }
+        const auto& p = motif.place;
+        motifs.push_back({{"id", motif.id},
+                          {"name", motif.art->name},
+                          {"source", name},
+                          {"place", {p.a, p.b, p.c, p.d, p.e, p.f}}});
+    }
+    Json json{{"format", "chalkline-job"}, {"version", chalk_version}, {"last_id", job.last_id}, {"motifs", motifs}};
+    json["steps"] = Json::array();
+    for (const Step& step : job.steps) json["steps"].push_back(step_to_json(step));
+    json["left_out"] = inks_to_json(job.left_out);
+    if (job.stock) json["stock"] = stock_to_json(*job.stock);
+    entries[0] = {manifest, json.dump(2, ' ', false, Json::error_handler_t::replace) + "\n"};
+    return write_zip(entries);
+}
+
+Result<Job> parse_chalk(const std::string& bytes, const std::string& name, const Watch& watch) {
+    const Archive archive = open_zip(bytes);
+    if (!archive) return fail(bytes.starts_with("PK") ? error::damaged : error::not_a_job, {{"reason", "zip"}}, name);
+    const auto text = read_entry(archive.get(), manifest);
+    if (!text) return fail(error::not_a_job, {}, name);
+    const Json json = Json::parse(*text, nullptr, false);
+    if (!json.is_object() || json.value("format", Json()) != "chalkline-job")
+        return fail(error::not_a_job, {}, name);
+    if (!json.contains("version") || !json["version"].is_number_integer())
+        return fail(error::damaged, {{"reason", "version"}}, name);
+    if (json["version"] > chalk_version)
+        return fail(error::newer_version, {{"version", std::to_string(json["version"].get<int>())}}, name);
+    try {
+        std::optional<Error> problem;
+        Job job = job_from_json(json, archive.get(), name, watch, problem);
+        if (problem) return tl::unexpected(*problem);
+        return job;
+    } catch (const std::exception& thrown) {
+        return fail(error::damaged, {{"reason", thrown.what()}}, name);
+    }
+}
+
+Result<Job> load(const std::string& path, const Watch& watch) {
+    auto bytes = read_file(path);
+    if (!bytes) return tl::unexpected(bytes.error());
+    return parse_chalk(*bytes, path, watch);
+}
+
+Result<void> save(const Job& job, const std::string& path) {
+    auto bytes = to_chalk(job);
+    if (!bytes) return tl::unexpected(bytes.error());
+    return replace_file(path, *bytes);
+}
+
+}  // namespace chalkline::job

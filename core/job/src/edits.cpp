@@ -1,0 +1,201 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/job/edits.hpp>
+
+#include <algorithm>
+
+#include <chalkline/base/units_text.hpp>
+#include <chalkline/geometry/region.hpp>
+
+namespace chalkline::job {
+namespace {
+
+using geometry::Box;
+using geometry::Point;
+using geometry::Transform;
+using steps::StepKind;
+
+Step* find_step(Job& job, Id id) {
+    const auto found = std::find_if(job.steps.begin(), job.steps.end(), [id](const Step& s) { return s.id == id; });
+    return found == job.steps.end() ? nullptr : &*found;
+}
+
+Motif* find_motif(Job& job, Id id) {
+    const auto found = std::find_if(job.motifs.begin(), job.motifs.end(), [id](const Motif& m) { return m.id == id; });
+    return found == job.motifs.end() ? nullptr : &*found;
+}
+
+/// Takes an ink out of every step and out of what is left out.
+void unroute(Job& job, const Ink& ink) {
+    for (Step& step : job.steps) std::erase(step.inks, ink);
+    std::erase(job.left_out, ink);
+}
+
+/// The closed line that holds all other geometry of the art inside its box and its outline.
+std::optional<Ink> enclosing_ink(const art::Artwork& art) {
+    struct Outline {
+        std::size_t shape;
+        geometry::Polyline ring;
+        Box box;
+    };
+    std::optional<Outline> largest;
+    Box whole;
+    std::vector<std::vector<geometry::Polyline>> lines;
+    for (std::size_t i = 0; i < art.shapes.size(); ++i) {
+        lines.push_back(art.shapes[i].path.flatten({}, 0.05));
+        for (const auto& line : lines.back()) {
+            const Box box = geometry::bounds(line);
+            whole.add(box);
+            if (art.shapes[i].ink.kind != InkKind::line || !line.closed) continue;
+            if (!largest || box.contains(largest->box)) largest = Outline{i, line, box};
+        }
+    }
+    if (!largest || !largest->box.contains(whole, 0.01)) return {};
+
+    const geometry::Region inside{{largest->ring}, geometry::FillRule::non_zero};
+    const Point centre = largest->box.centre();
+    bool anything_else = false;
+    for (std::size_t i = 0; i < art.shapes.size(); ++i) {
+        const bool same_ink = art.shapes[i].ink == art.shapes[largest->shape].ink;
+        for (const auto& line : lines[i]) {
+            if (i == largest->shape && line == largest->ring) continue;
+            anything_else = true;
+            if (same_ink && !line.closed) return {};  // the ink also draws loose lines: no cut
+            // A fill of the outline itself lies on it: pull the point a little towards the middle.
+            const Point probe = geometry::between(line.points.front(), centre, 0.001);
+            if (!geometry::contains(inside, probe)) return {};
+        }
+    }
+    if (!anything_else) return {};
+    return art.shapes[largest->shape].ink;
+}
+
+/// Where a new step of this kind belongs: after the last step of its kind or of a kind before it.
+std::vector<Step>::iterator place_for(Job& job, StepKind kind) {
+    auto place = job.steps.end();
+    while (place != job.steps.begin() && std::prev(place)->settings.kind > kind) --place;
+    return place;
+}
+
+Step& step_of_kind(Job& job, StepKind kind) {
+    for (Step& step : job.steps)
+        if (step.settings.kind == kind) return step;
+    return *job.steps.insert(place_for(job, kind), Step{++job.last_id, steps::starting_point(kind), {}});
+}
+
+void route_new_inks(Job& job, const art::Artwork& art) {
+    constexpr Rgb white{255, 255, 255};
+    const auto enclosing = enclosing_ink(art);
+    for (const RoutedInk& routed : routed_inks(job)) {
+        if (routed.step || routed.left_out) continue;
+        if (routed.ink.kind == InkKind::fill && routed.ink.rgb == white)
+            job.left_out.push_back(routed.ink);
+        else if (routed.ink.kind == InkKind::fill)
+            step_of_kind(job, StepKind::engrave).inks.push_back(routed.ink);
+        else
+            step_of_kind(job, routed.ink == enclosing ? StepKind::cut : StepKind::score).inks.push_back(routed.ink);
+    }
+}
+
+}  // namespace
+
+Result<Job> add_art(Job job, std::shared_ptr<const art::Artwork> art, const machine::MachineProfile& machine) {
+    const Box box = art::bounds(*art);
+    constexpr double slack = 0.001;
+    if (box.width() > machine.width + slack || box.height() > machine.depth + slack) {
+        return fail(error::larger_than_bed, {{"width", format_number(box.width(), 1)},
+                                             {"height", format_number(box.height(), 1)},
+                                             {"bed_width", format_number(machine.width, 1)},
+                                             {"bed_height", format_number(machine.depth, 1)}},
+                    art->name);
+    }
+    Box target = machine.bed();
+    if (job.stock) target = geometry::bounds(job.stock->outline());
+    const Point shift = target.centre() - box.centre();
+    job.motifs.push_back({++job.last_id, art, Transform::move(shift.x, shift.y)});
+    route_new_inks(job, *art);
+    return job;
+}
+
+Result<Job> remove_motif(Job job, Id motif) {
+    if (!find_motif(job, motif)) return fail(error::unknown_motif);
+    std::erase_if(job.motifs, [motif](const Motif& m) { return m.id == motif; });
+    return job;
+}
+
+Result<Job> move_motif(Job job, Id id, Point by) {
+    Motif* motif = find_motif(job, id);
+    if (!motif) return fail(error::unknown_motif);
+    motif->place = Transform::move(by.x, by.y) * motif->place;
+    return job;
+}
+
+Job place_art(Job job, Point lower_left) {
+    const Box box = bounds(job);
+    for (Motif& motif : job.motifs)
+        motif.place = Transform::move(lower_left.x - box.left, lower_left.y - box.bottom) * motif.place;
+    return job;
+}
+
+Result<Job> route_ink(Job job, const Ink& ink, Id id) {
+    if (!find_step(job, id)) return fail(error::unknown_step);
+    unroute(job, ink);
+    find_step(job, id)->inks.push_back(ink);
+    return job;
+}
+
+Job leave_out(Job job, const Ink& ink) {
+    unroute(job, ink);
+    job.left_out.push_back(ink);
+    return job;
+}
+
+Job add_step(Job job, StepKind kind) {
+    job.steps.insert(place_for(job, kind), Step{++job.last_id, steps::starting_point(kind), {}});
+    return job;
+}
+
+Result<Job> remove_step(Job job, Id id) {
+    if (!find_step(job, id)) return fail(error::unknown_step);
+    std::erase_if(job.steps, [id](const Step& s) { return s.id == id; });
+    return job;
+}
+
+Result<Job> change_settings(Job job, Id id, const steps::StepSettings& settings, Speed top_speed) {
+    Step* step = find_step(job, id);
+    if (!step) return fail(error::unknown_step);
+    if (auto valid = steps::validate(settings, top_speed); !valid) return tl::unexpected(valid.error());
+    step->settings = settings;
+    return job;
+}
+
+Result<Job> move_step(Job job, Id id, int place) {
+    const Step* step = find_step(job, id);
+    if (!step) return fail(error::unknown_step);
+    const Step moved = *step;
+    std::erase_if(job.steps, [id](const Step& s) { return s.id == id; });
+    job.steps.insert(job.steps.begin() + std::clamp<int>(place, 0, static_cast<int>(job.steps.size())), moved);
+    return job;
+}
+
+Job put_in_order(Job job) {
+    std::stable_sort(job.steps.begin(), job.steps.end(),
+                     [](const Step& a, const Step& b) { return a.settings.kind < b.settings.kind; });
+    return job;
+}
+
+bool order_fault(const Job& job) {
+    bool cut = false;
+    for (const Step& step : job.steps) {
+        if (step.inks.empty()) continue;
+        if (cut && step.settings.kind != StepKind::cut) return true;
+        cut = cut || step.settings.kind == StepKind::cut;
+    }
+    return false;
+}
+
+Job set_stock(Job job, std::optional<Stock> stock) {
+    job.stock = std::move(stock);
+    return job;
+}
+
+}  // namespace chalkline::job

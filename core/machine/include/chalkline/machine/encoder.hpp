@@ -1,0 +1,85 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <deque>
+#include <memory>
+#include <string>
+#include <vector>
+
+#include <chalkline/machine/profile.hpp>
+#include <chalkline/machine/program.hpp>
+
+namespace chalkline::machine {
+
+/// One line for the controller, without its line feed, and the operation it carries out (an index into the
+/// program's operations; −1 for the frame around them or when the program came from a file).
+struct ProgramLine {
+    std::string text;
+    std::int64_t operation = -1;
+    bool operator==(const ProgramLine&) const = default;
+};
+
+/// Gives the lines of a program one by one, so that a large picture never stands in memory as text.
+class LineSource {
+   public:
+    virtual ~LineSource() = default;
+    /// The next line; false at the end.
+    virtual bool next(ProgramLine& line) = 0;
+};
+
+/// Longest line sent, without the line feed.
+inline constexpr std::size_t longest_line = 70;
+
+/// RS-274 for the reference dialect (Grbl 1.1): first states units, distance mode, plane and offsets itself; every
+/// trace and every sweep starts with an absolute position; inside a sweep positions are absolute or relative,
+/// whichever is shorter for that row; words that did not change are left out; ends dark.
+/// REQUIRES: program and profile outlive the encoder.
+class Encoder : public LineSource {
+   public:
+    Encoder(const Program& program, const MachineProfile& profile);
+    bool next(ProgramLine& line) override;
+
+   private:
+    void prologue();
+    void epilogue();
+    void encode(const Operation& operation);
+    void encode(const Travel& travel, Speed speed);
+    void encode(const Trace& trace, Speed speed);
+    void encode(const Sweep& sweep, Speed speed);
+    std::vector<std::string> absolute_row(const Sweep& sweep, std::string head) const;
+    std::vector<std::string> relative_row(const Sweep& sweep, std::string head) const;
+    std::string motion(int code);
+    std::string power_word(PowerValue power, PowerValue& last) const;
+    std::string feed_word(Speed speed);
+    void emit(std::string text);
+
+    const Program& program_;
+    const MachineProfile& profile_;
+    std::size_t next_operation_ = 0;
+    std::int64_t current_ = -1;
+    std::deque<ProgramLine> ready_;
+    bool begun_ = false, ended_ = false;
+    // Modal state as the controller will have it after the lines in ready_.
+    geometry::Point at_;
+    bool at_known_ = false;
+    int motion_ = -1;
+    bool relative_ = false;
+    PowerValue power_ = 0;
+    double feed_ = -1;
+    BeamMode beam_ = BeamMode::off;
+};
+
+/// Lines from a program text; comments, blank lines and carriage returns are stripped.
+class TextLines : public LineSource {
+   public:
+    explicit TextLines(std::shared_ptr<const std::string> text) : text_(std::move(text)) {}
+    bool next(ProgramLine& line) override;
+
+   private:
+    std::shared_ptr<const std::string> text_;
+    std::size_t at_ = 0;
+};
+
+/// The whole program as text, one line feed after each line.
+std::string encode_all(const Program& program, const MachineProfile& profile);
+
+}  // namespace chalkline::machine

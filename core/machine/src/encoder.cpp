@@ -1,0 +1,224 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/machine/encoder.hpp>
+
+#include <cmath>
+#include <utility>
+
+namespace chalkline::machine {
+namespace {
+
+using geometry::Point;
+
+/// Whole micrometres as the shortest decimal: 12340 → "12.34", 300 → ".3", −50 → "-.05".
+std::string coordinate(std::int64_t micrometres) {
+    std::string text = micrometres < 0 ? "-" : "";
+    const std::uint64_t size = static_cast<std::uint64_t>(std::abs(micrometres));
+    const std::uint64_t whole = size / 1000, part = size % 1000;
+    if (whole != 0 || part == 0) text += std::to_string(whole);
+    if (part == 0) return micrometres == 0 ? "0" : text;
+    std::string decimals = std::to_string(1000 + part).substr(1);
+    decimals.erase(decimals.find_last_not_of('0') + 1);
+    return text + "." + decimals;
+}
+
+std::int64_t micrometres(double mm) { return std::llround(mm * 1000); }
+
+std::size_t bytes(const std::vector<std::string>& lines) {
+    std::size_t sum = 0;
+    for (const auto& line : lines) sum += line.size() + 1;
+    return sum;
+}
+
+}  // namespace
+
+Encoder::Encoder(const Program& program, const MachineProfile& profile) : program_(program), profile_(profile) {}
+
+bool Encoder::next(ProgramLine& line) {
+    while (ready_.empty()) {
+        if (!begun_) {
+            begun_ = true;
+            prologue();
+        } else if (next_operation_ < program_.operations.size()) {
+            current_ = static_cast<std::int64_t>(next_operation_);
+            encode(program_.operations[next_operation_++]);
+        } else if (!ended_) {
+            ended_ = true;
+            current_ = -1;
+            epilogue();
+        } else {
+            return false;
+        }
+    }
+    line = std::move(ready_.front());
+    ready_.pop_front();
+    return true;
+}
+
+void Encoder::prologue() {
+    emit("G21G90G17G94G54");
+    emit("M5S0");
+}
+
+void Encoder::epilogue() {
+    if (beam_ != BeamMode::off || power_ != 0) emit("M5S0");
+    emit("M9");
+}
+
+void Encoder::emit(std::string text) {
+    if (std::exchange(relative_, false)) text.insert(0, "G90");
+    ready_.push_back({std::move(text), current_});
+}
+
+std::string Encoder::motion(int code) {
+    if (motion_ == code) return {};
+    motion_ = code;
+    return "G" + std::to_string(code);
+}
+
+std::string Encoder::power_word(PowerValue power, PowerValue& last) const {
+    if (power == last) return {};
+    last = power;
+    return "S" + std::to_string((static_cast<std::int64_t>(power) * profile_.power_scale + 5000) / 10000);
+}
+
+std::string Encoder::feed_word(Speed speed) {
+    if (speed.mm_per_min() == feed_) return {};
+    feed_ = speed.mm_per_min();
+    return "F" + coordinate(micrometres(feed_));
+}
+
+void Encoder::encode(const Operation& operation) {
+    if (const auto* travel = std::get_if<Travel>(&operation.act)) {
+        encode(*travel, operation.speed);
+    } else if (const auto* trace = std::get_if<Trace>(&operation.act)) {
+        encode(*trace, operation.speed);
+    } else if (const auto* sweep = std::get_if<Sweep>(&operation.act)) {
+        encode(*sweep, operation.speed);
+    } else if (const auto* dwell = std::get_if<Dwell>(&operation.act)) {
+        emit("G4P" + coordinate(micrometres(dwell->time.seconds())));
+    } else if (const auto* air = std::get_if<Air>(&operation.act)) {
+        emit(air->on ? "M8" : "M9");
+    } else if (const auto* beam = std::get_if<Beam>(&operation.act)) {
+        beam_ = beam->mode;
+        power_ = 0;
+        emit(beam_ == BeamMode::off ? "M5S0" : beam_ == BeamMode::following ? "M4S0" : "M3S0");
+    }
+}
+
+void Encoder::encode(const Travel& travel, Speed speed) {
+    const std::string place = "X" + coordinate(micrometres(travel.to.x)) + "Y" + coordinate(micrometres(travel.to.y));
+    if (travel.rapid) {
+        emit(motion(0) + place);
+    } else {
+        const std::string power = power_word(0, power_);
+        emit(motion(1) + place + power + feed_word(speed));
+    }
+    at_ = travel.to;
+    at_known_ = true;
+}
+
+void Encoder::encode(const Trace& trace, Speed speed) {
+    // The travel before a trace already stated both coordinates; from there a word that keeps its value is left out.
+    Point from = at_;
+    for (std::uint32_t i = 0; i < trace.count; ++i) {
+        const Point to = program_.points[trace.first + i];
+        std::string line = motion(1);
+        const bool x = !at_known_ || micrometres(to.x) != micrometres(from.x);
+        const bool y = !at_known_ || micrometres(to.y) != micrometres(from.y);
+        if (!x && !y) continue;
+        if (x) line += "X" + coordinate(micrometres(to.x));
+        if (y) line += "Y" + coordinate(micrometres(to.y));
+        line += power_word(trace.power, power_) + feed_word(speed);
+        emit(std::move(line));
+        from = to;
+        at_known_ = true;
+    }
+    at_ = from;
+}
+
+std::vector<std::string> Encoder::absolute_row(const Sweep& sweep, std::string head) const {
+    std::vector<std::string> lines;
+    const double whole = geometry::distance(at_, sweep.to);
+    PowerValue power = power_;
+    std::int64_t done = 0;
+    Point last = at_;
+    for (std::uint32_t i = 0; i < sweep.count; ++i) {
+        const Run& run = program_.runs[sweep.first + i];
+        done += run.micrometres;
+        const Point to = i + 1 == sweep.count ? sweep.to : geometry::between(at_, sweep.to, static_cast<double>(done) / 1000 / whole);
+        std::string line = std::exchange(head, {});
+        if (micrometres(to.x) != micrometres(last.x)) line += "X" + coordinate(micrometres(to.x));
+        if (micrometres(to.y) != micrometres(last.y)) line += "Y" + coordinate(micrometres(to.y));
+        lines.push_back(line + power_word(run.power, power));
+        last = to;
+    }
+    return lines;
+}
+
+std::vector<std::string> Encoder::relative_row(const Sweep& sweep, std::string head) const {
+    std::vector<std::string> lines;
+    const double whole = geometry::distance(at_, sweep.to);
+    PowerValue power = power_;
+    std::int64_t done = 0;
+    std::int64_t x = micrometres(at_.x), y = micrometres(at_.y);
+    for (std::uint32_t i = 0; i < sweep.count; ++i) {
+        const Run& run = program_.runs[sweep.first + i];
+        done += run.micrometres;
+        // Differences of rounded places: rounding never adds up along the row.
+        const Point to = i + 1 == sweep.count ? sweep.to : geometry::between(at_, sweep.to, static_cast<double>(done) / 1000 / whole);
+        const std::int64_t to_x = micrometres(to.x), to_y = micrometres(to.y);
+        std::string line = i == 0 ? "G91" + head : std::string();
+        if (to_x != x) line += "X" + coordinate(to_x - x);
+        if (to_y != y) line += "Y" + coordinate(to_y - y);
+        lines.push_back(line + power_word(run.power, power));
+        x = to_x;
+        y = to_y;
+    }
+    return lines;
+}
+
+void Encoder::encode(const Sweep& sweep, Speed speed) {
+    if (sweep.count == 0) return;
+    const std::string head = motion(1) + feed_word(speed);
+    auto lines = absolute_row(sweep, head);
+    auto relative = relative_row(sweep, head);
+    constexpr std::size_t back_to_absolute = 3;  // "G90" in front of what follows
+    const bool shorter = bytes(relative) + back_to_absolute < bytes(lines) + (relative_ ? back_to_absolute : 0);
+    if (shorter) {
+        for (auto& line : relative) ready_.push_back({std::move(line), current_});
+        relative_ = true;
+    } else {
+        for (auto& line : lines) emit(std::move(line));
+    }
+    power_ = program_.runs[sweep.first + sweep.count - 1].power;
+    at_ = sweep.to;
+}
+
+bool TextLines::next(ProgramLine& line) {
+    while (at_ < text_->size()) {
+        const auto end = std::min(text_->find('\n', at_), text_->size());
+        std::string text;
+        bool comment = false;
+        for (std::size_t i = at_; i < end; ++i) {
+            const char c = (*text_)[i];
+            if (c == ';') break;
+            if (c == '(') comment = true;
+            if (!comment && c != ' ' && c != '\t' && c != '\r') text += c;
+            if (c == ')') comment = false;
+        }
+        at_ = end + 1;
+        if (text.empty() || text == "%") continue;
+        line = {std::move(text), -1};
+        return true;
+    }
+    return false;
+}
+
+std::string encode_all(const Program& program, const MachineProfile& profile) {
+    Encoder encoder(program, profile);
+    std::string text;
+    for (ProgramLine line; encoder.next(line);) text += line.text + "\n";
+    return text;
+}
+
+}  // namespace chalkline::machine

@@ -1,0 +1,113 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/machine/profile.hpp>
+
+#include <array>
+#include <utility>
+
+#include <nlohmann/json.hpp>
+
+namespace chalkline::machine {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+constexpr std::array<std::pair<HomeCorner, const char*>, 5> corners{{{HomeCorner::none, "none"},
+                                                                     {HomeCorner::near_left, "near-left"},
+                                                                     {HomeCorner::near_right, "near-right"},
+                                                                     {HomeCorner::far_left, "far-left"},
+                                                                     {HomeCorner::far_right, "far-right"}}};
+
+const char* to_text(HomeCorner corner) {
+    for (const auto& [value, text] : corners)
+        if (value == corner) return text;
+    return "none";
+}
+
+/// Reads numbers out of the profile and remembers the first that is out of bounds.
+struct Fields {
+    const Json& json;
+    std::string fault;
+
+    template <class Number>
+    void number(const char* key, Number& target, double least, double most) {
+        if (!json.contains(key)) return;
+        const Json& value = json.at(key);
+        if (value.is_number() && value.get<double>() >= least && value.get<double>() <= most)
+            target = value.get<Number>();
+        else
+            fault = key;
+    }
+    void pair(const char* key, double& x, double& y, double least, double most) {
+        if (!json.contains(key)) return;
+        const Json& value = json.at(key);
+        const auto fits = [&](const Json& v) {
+            return v.is_number() && v.get<double>() >= least && v.get<double>() <= most;
+        };
+        if (value.is_array() && value.size() == 2 && fits(value[0]) && fits(value[1])) {
+            x = value[0].get<double>();
+            y = value[1].get<double>();
+        } else {
+            fault = key;
+        }
+    }
+};
+
+}  // namespace
+
+Result<MachineProfile> parse_profile(std::string_view text, const std::string& file) {
+    const Json json = Json::parse(text, nullptr, false);
+    if (!json.is_object() || json.value("format", Json()) != "chalkline-machine")
+        return fail(error::bad_profile, {{"key", "format"}}, file);
+    MachineProfile profile;
+    Fields fields{json, {}};
+    if (json.contains("name")) {
+        if (json["name"].is_string())
+            profile.name = json["name"];
+        else
+            fields.fault = "name";
+    }
+    fields.pair("work_area_mm", profile.width, profile.depth, 1, 10000);
+    fields.number("watts", profile.watts, 0.001, 10000);
+    fields.number("spot_mm", profile.spot, 0.001, 10);
+    fields.pair("max_rate_mm_min", profile.max_rate_x, profile.max_rate_y, 1, 1e6);
+    fields.pair("acceleration_mm_s2", profile.acceleration_x, profile.acceleration_y, 1, 1e6);
+    fields.number("junction_deviation_mm", profile.junction_deviation, 0.0001, 10);
+    fields.number("power_scale", profile.power_scale, 1, 100000);
+    fields.number("baud", profile.baud, 300, 10'000'000);
+    fields.number("receive_buffer", profile.receive_buffer, 80, 1'000'000);
+    fields.number("planner_blocks", profile.planner_blocks, 2, 10000);
+    fields.number("frame_speed_mm_min", profile.frame_speed, 1, 1e6);
+    fields.number("jog_speed_mm_min", profile.jog_speed, 1, 1e6);
+    if (json.contains("home")) {
+        const auto found = std::find_if(corners.begin(), corners.end(),
+                                        [&](const auto& corner) { return json["home"] == corner.second; });
+        if (found == corners.end())
+            fields.fault = "home";
+        else
+            profile.home = found->first;
+    }
+    if (!fields.fault.empty()) return fail(error::bad_profile, {{"key", fields.fault}}, file);
+    return profile;
+}
+
+std::string to_json(const MachineProfile& profile) {
+    const Json json{{"format", "chalkline-machine"},
+                    {"version", 1},
+                    {"name", profile.name},
+                    {"work_area_mm", {profile.width, profile.depth}},
+                    {"home", to_text(profile.home)},
+                    {"watts", profile.watts},
+                    {"spot_mm", profile.spot},
+                    {"max_rate_mm_min", {profile.max_rate_x, profile.max_rate_y}},
+                    {"acceleration_mm_s2", {profile.acceleration_x, profile.acceleration_y}},
+                    {"junction_deviation_mm", profile.junction_deviation},
+                    {"power_scale", profile.power_scale},
+                    {"baud", profile.baud},
+                    {"receive_buffer", profile.receive_buffer},
+                    {"planner_blocks", profile.planner_blocks},
+                    {"frame_speed_mm_min", profile.frame_speed},
+                    {"jog_speed_mm_min", profile.jog_speed}};
+    return json.dump(2) + "\n";
+}
+
+}  // namespace chalkline::machine

@@ -1,0 +1,462 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/machine/session.hpp>
+
+#include <fmt/format.h>
+
+#include <utility>
+
+namespace chalkline::machine {
+namespace {
+
+constexpr char status_request = '?', feed_hold = '!', cycle_start = '~', soft_reset = 0x18;
+constexpr double greeting_patience = 3;   // s after the first question before the port counts as silent
+constexpr double settings_patience = 5;   // s for the answers to the settings questions
+constexpr double reset_patience = 2;      // s for the greeting after our reset, and for the status after that
+constexpr std::size_t longest_reply = 4096;
+
+std::string decimal(double value) { return fmt::format("{:.3f}", value); }
+
+bool at_rest(ControllerState state, int sub) {
+    return state == ControllerState::idle || state == ControllerState::alarm ||
+           (state == ControllerState::hold && sub == 0) || (state == ControllerState::door && sub < 2);
+}
+
+}  // namespace
+
+Session::Session(MachineProfile profile, double greeting_wait)
+    : profile_(std::move(profile)),
+      greeting_wait_(greeting_wait),
+      receive_buffer_(profile_.receive_buffer),
+      planner_blocks_(profile_.planner_blocks) {}
+
+// ---------------------------------------------------------------- what happens outside
+
+void Session::opened(double now) {
+    clock_ = opened_at_ = last_byte_ = last_status_request_ = now;
+    now_ = {};
+    now_.connected = true;
+    announce();
+}
+
+void Session::received(std::string_view bytes, double now) {
+    clock_ = last_byte_ = now;
+    now_.silent_for = 0;
+    for (const char c : bytes) {
+        if (c == '\n') {
+            handle(std::exchange(partial_, {}));
+        } else if (c != '\r' && partial_.size() < longest_reply) {
+            partial_ += c;
+        }
+    }
+    send_next();
+}
+
+void Session::tick(double now) {
+    clock_ = now;
+    if (!now_.connected || greeting_ == Greeting::failed) return;
+    tick_greeting();
+    tick_stopping();
+    tick_watchdog();
+    // A homing controller answers nothing; asking would only pile up.
+    const bool ask = greeting_ == Greeting::done && now_.activity != Activity::homing;
+    if (ask && clock_ - last_status_request_ >= status_interval) send_realtime(status_request, nullptr);
+    send_next();
+}
+
+void Session::closed(const std::string& reason, double now) {
+    clock_ = now;
+    if (!now_.connected) return;
+    now_.connected = false;
+    now_.state = ControllerState::unknown;
+    streamer_.reset();
+    queued_.clear();
+    open_.clear();
+    realtime_.clear();
+    lines_out_.clear();
+    stopping_ = Stopping::no;
+    fail_activity({std::string(error::link_lost), {{"reason", reason}}, {}, 0});
+}
+
+// ---------------------------------------------------------------- what the maker asks for
+
+Result<void> Session::home() {
+    if (profile_.home == HomeCorner::none || setting(22).value_or(0) == 0) return fail(error::no_homing);
+    if (now_.state != ControllerState::alarm)
+        if (auto free = require_free(); !free) return free;
+    if (greeting_ != Greeting::done) return fail(error::not_ready);
+    if (now_.activity != Activity::none) return fail(error::busy);
+    now_.activity = Activity::homing;
+    queue_command("$H");
+    announce();
+    return {};
+}
+
+Result<void> Session::unlock() {
+    if (greeting_ != Greeting::done) return fail(error::not_ready);
+    if (now_.activity != Activity::none) return fail(error::busy);
+    queue_command("$X");
+    return {};
+}
+
+Result<void> Session::jog(geometry::Point by, Speed speed) {
+    if (auto free = require_free(); !free) return free;
+    if (now_.position_sure && now_.position) {
+        const geometry::Point to = *now_.position + by;
+        if (!profile_.bed().contains(to, 0.0005)) {
+            return fail(error::beyond_limits, {{"x", decimal(to.x)}, {"y", decimal(to.y)}});
+        }
+    }
+    now_.activity = Activity::jogging;
+    queue_command(fmt::format("$J=G91G21X{:.3f}Y{:.3f}F{:.0f}", by.x, by.y, speed.mm_per_min()));
+    announce();
+    return {};
+}
+
+Result<void> Session::frame(std::unique_ptr<LineSource> lines) { return start(Activity::framing, std::move(lines)); }
+
+Result<void> Session::burn(std::unique_ptr<LineSource> lines) {
+    if (auto free = require_free(); !free) return free;
+    if (setting(32).value_or(0) == 0) return fail(error::laser_mode_off);
+    if (const double scale = setting(30).value_or(profile_.power_scale); scale != profile_.power_scale)
+        return fail(error::power_scale_differs,
+                    {{"controller", fmt::format("{:g}", scale)}, {"profile", std::to_string(profile_.power_scale)}});
+    return start(Activity::burning, std::move(lines));
+}
+
+void Session::hold() {
+    if (now_.connected) send_realtime(feed_hold, "!");
+}
+
+void Session::resume() {
+    if (now_.connected && stopping_ == Stopping::no) send_realtime(cycle_start, "~");
+}
+
+void Session::stop() {
+    if (now_.connected && greeting_ == Greeting::done) begin_stop({});
+}
+
+std::string Session::take_output() {
+    std::string out = std::exchange(realtime_, {});
+    out += std::exchange(lines_out_, {});
+    return out;
+}
+
+std::vector<Event> Session::take_events() { return std::exchange(events_, {}); }
+
+std::optional<double> Session::setting(int number) const {
+    const auto found = settings_.find(number);
+    return found == settings_.end() ? std::nullopt : std::optional(found->second);
+}
+
+// ---------------------------------------------------------------- replies
+
+void Session::handle(const std::string& line) {
+    if (line.empty()) return;
+    heard_anything_ = true;
+    events_.push_back(event::Wire{false, line});
+    const Reply reply = parse_reply(line);
+    if (std::holds_alternative<reply::Ok>(reply)) return handle_answer({});
+    if (const auto* refused = std::get_if<reply::LineError>(&reply)) return handle_answer(refused->number);
+    if (const auto* alarm = std::get_if<reply::Alarm>(&reply)) return handle_alarm(alarm->number);
+    if (const auto* greeting = std::get_if<reply::Greeting>(&reply)) return handle_greeting(greeting->version);
+    if (const auto* status = std::get_if<reply::Status>(&reply)) return handle_status(*status);
+    if (const auto* setting = std::get_if<reply::Setting>(&reply)) settings_[setting->number] = setting->value;
+    if (const auto* offset = std::get_if<reply::Offset>(&reply)) offsets_[offset->name] = offset->place;
+    if (const auto* options = std::get_if<reply::Options>(&reply)) {
+        // A controller that names less room than a line needs is misread: keep the profile's figure.
+        if (options->receive_buffer > static_cast<int>(longest_line) + 1) receive_buffer_ = options->receive_buffer;
+        if (options->planner_blocks > 0) planner_blocks_ = options->planner_blocks + 1;
+    }
+}
+
+void Session::handle_status(const reply::Status& status) {
+    if (greeting_ == Greeting::waiting) begin_reading_settings();
+    now_.state = status.state;
+    now_.sub = status.sub;
+    if (status.state != ControllerState::alarm) now_.alarm = 0;
+    if (status.state == ControllerState::alarm) now_.position_sure = false;
+    if (status.offset) work_offset_ = *status.offset;
+    const double unit = setting(13).value_or(0) != 0 ? 25.4 : 1;
+    std::optional<geometry::Point> machine = status.machine;
+    if (!machine && status.work) machine = *status.work + work_offset_;
+    if (machine) now_.position = *machine * unit - profile_.bed_origin();
+    now_.feed = status.feed.value_or(now_.feed) * (status.feed ? unit : 1);
+    now_.power = status.power.value_or(now_.power);
+    now_.pins = status.pins;
+    if (status.has_accessories) now_.accessories = status.accessories;
+    if (stopping_ == Stopping::holding && at_rest(status.state, status.sub)) {
+        came_to_rest_ = status.state != ControllerState::alarm;
+        reset_controller();
+    } else if (stopping_ == Stopping::confirming) {
+        end_stop(true);
+    }
+    finish_if_at_rest();
+    announce();
+}
+
+void Session::handle_answer(std::optional<int> error_number) {
+    if (stopping_ != Stopping::no) return;  // answers to what the reset throws away
+    if (!open_.empty())
+        handle_command_answer(error_number);
+    else if (streamer_)
+        handle_stream_answer(error_number);
+}
+
+void Session::handle_command_answer(std::optional<int> error_number) {
+    const std::string command = std::move(open_.front());
+    open_.pop_front();
+    if (error_number) {
+        // Build info and offsets are nice to have; a controller without them still works.
+        if (greeting_ == Greeting::settings) return;
+        queued_.clear();
+        streamer_.reset();
+        return fail_activity({std::string(error::line_refused),
+                              {{"number", std::to_string(*error_number)}, {"text", command}}, {}, 0});
+    }
+    if (command == "$H") {
+        now_.activity = Activity::none;
+        now_.position_sure = true;
+        now_.alarm = 0;
+        now_.state = ControllerState::idle;
+        events_.push_back(event::Finished{Activity::homing});
+        announce();
+    } else if (command == "$X") {
+        now_.position_sure = false;
+        now_.alarm = 0;
+        announce();
+    } else if (command.starts_with("G10L2P1")) {
+        offsets_["G54"] = profile_.bed_origin();
+    } else if (command == "G92.1") {
+        offsets_["G92"] = {};
+    }
+}
+
+void Session::handle_stream_answer(std::optional<int> error_number) {
+    const auto line = streamer_->answered();
+    if (!line) return;
+    if (error_number) {
+        now_.operation = line->operation;
+        begin_stop(Error{std::string(error::line_refused),
+                         {{"number", std::to_string(*error_number)}, {"text", line->text}},
+                         {},
+                         static_cast<int>(streamer_->acknowledged())});
+        return;
+    }
+    now_.lines_done = streamer_->acknowledged();
+    now_.operation = streamer_->operation();
+}
+
+void Session::handle_greeting(const std::string& version) {
+    now_.version = version;
+    open_.clear();
+    if (greeting_ == Greeting::waiting) return begin_reading_settings();
+    if (std::exchange(reset_expected_, false)) {
+        if (stopping_ == Stopping::resetting) {
+            stopping_ = Stopping::confirming;
+            stop_since_ = clock_;
+            send_realtime(status_request, nullptr);
+        }
+        return;
+    }
+    streamer_.reset();
+    queued_.clear();
+    now_.position_sure = false;
+    if (stopping_ != Stopping::no) return end_stop(false);
+    if (now_.activity != Activity::none) fail_activity({std::string(error::reset_by_itself), {}, {}, 0});
+}
+
+void Session::handle_alarm(int number) {
+    now_.state = ControllerState::alarm;
+    now_.alarm = number;
+    now_.position_sure = false;
+    came_to_rest_ = false;
+    streamer_.reset();
+    queued_.clear();
+    open_.clear();
+    // Alarm 3 is our own reset while moving: the stop goes on. 1 and 2 accept nothing before a reset.
+    if (number == 1 || number == 2) {
+        reset_expected_ = true;
+        send_realtime(soft_reset, "reset");
+    }
+    if (stopping_ == Stopping::no)
+        fail_activity({std::string(error::alarm), {{"number", std::to_string(number)}}, {}, 0});
+    announce();
+}
+
+// ---------------------------------------------------------------- opening the conversation
+
+void Session::begin_reading_settings() {
+    greeting_ = Greeting::settings;
+    opened_at_ = clock_;
+    queued_ = {"$I", "$$", "$#"};
+    send_realtime(status_request, nullptr);
+}
+
+void Session::tick_greeting() {
+    const double waited = clock_ - opened_at_;
+    if (greeting_ == Greeting::waiting) {
+        if (waited >= greeting_wait_ && clock_ - last_status_request_ >= 0.5) send_realtime(status_request, nullptr);
+        if (waited < greeting_wait_ + greeting_patience) return;
+        greeting_ = Greeting::failed;
+        fail_activity({std::string(heard_anything_ || !partial_.empty() ? error::speaks_otherwise : error::silent), {}, {}, 0});
+    } else if (greeting_ == Greeting::settings) {
+        if (queued_.empty() && open_.empty() && now_.state != ControllerState::unknown) {
+            greeting_ = Greeting::done;
+            now_.activity = Activity::none;
+            now_.position_sure = now_.state != ControllerState::alarm;
+            events_.push_back(event::Ready{});
+            announce();
+        } else if (waited > settings_patience) {
+            greeting_ = Greeting::failed;
+            fail_activity({std::string(error::speaks_otherwise), {}, {}, 0});
+        } else if (clock_ - last_status_request_ >= 0.5) {
+            send_realtime(status_request, nullptr);
+        }
+    }
+}
+
+// ---------------------------------------------------------------- running
+
+Result<void> Session::require_free() const {
+    if (!now_.connected || greeting_ != Greeting::done) return fail(error::not_ready);
+    if (now_.state == ControllerState::alarm) return fail(error::locked);
+    if (now_.activity != Activity::none || stopping_ != Stopping::no || now_.state != ControllerState::idle)
+        return fail(error::busy, {{"state", std::string(to_text(now_.state))}});
+    return {};
+}
+
+Result<void> Session::start(Activity activity, std::unique_ptr<LineSource> lines) {
+    if (auto free = require_free(); !free) return free;
+    place_bed_origin();
+    streamer_ = std::make_unique<Streamer>(std::move(lines), receive_buffer_, planner_blocks_);
+    now_.activity = activity;
+    now_.lines_done = 0;
+    now_.operation = -1;
+    announce();
+    send_next();
+    return {};
+}
+
+/// The program speaks in bed coordinates: make the controller's first work offset say so. Written only when it
+/// differs, because the controller keeps it in memory that wears.
+void Session::place_bed_origin() {
+    const auto differs = [&](const char* name, geometry::Point wanted) {
+        const auto found = offsets_.find(name);
+        return found == offsets_.end() || geometry::distance(found->second, wanted) > 0.0005;
+    };
+    const geometry::Point origin = profile_.bed_origin();
+    if (differs("G54", origin)) queue_command("G10L2P1X" + decimal(origin.x) + "Y" + decimal(origin.y));
+    if (offsets_.contains("G92") && differs("G92", {})) queue_command("G92.1");
+}
+
+void Session::finish_if_at_rest() {
+    if (stopping_ != Stopping::no || now_.state != ControllerState::idle || !queued_.empty() || !open_.empty()) return;
+    const bool jogged = now_.activity == Activity::jogging;
+    const bool streamed = streamer_ && streamer_->complete();
+    if (!jogged && !streamed) return;
+    if (streamed) now_.lines_done = streamer_->acknowledged();
+    streamer_.reset();
+    events_.push_back(event::Finished{std::exchange(now_.activity, Activity::none)});
+}
+
+void Session::tick_watchdog() {
+    const bool expecting = now_.activity != Activity::none && now_.activity != Activity::homing &&
+                           now_.activity != Activity::connecting;
+    const double silent = clock_ - last_byte_;
+    if (!expecting || silent < silence_limit) return;
+    now_.silent_for = silent;
+    announce();
+}
+
+void Session::fail_activity(Error error) {
+    events_.push_back(event::Failed{std::exchange(now_.activity, Activity::none), std::move(error)});
+    announce();
+}
+
+// ---------------------------------------------------------------- stopping
+
+void Session::begin_stop(std::optional<Error> because) {
+    if (stopping_ != Stopping::no) return;
+    stop_because_ = std::move(because);
+    came_to_rest_ = false;
+    stop_since_ = clock_;
+    queued_.clear();
+    lines_out_.clear();
+    const bool homing = now_.activity == Activity::homing;
+    const Activity stopped = now_.activity;
+    now_.activity = Activity::stopping;
+    stopped_activity_ = stopped;
+    stopping_ = Stopping::holding;
+    send_realtime(feed_hold, "!");
+    // A homing controller does not hold; it only listens to a reset.
+    if (homing) return reset_controller();
+    send_realtime(status_request, nullptr);
+    announce();
+}
+
+void Session::tick_stopping() {
+    const double waited = clock_ - stop_since_;
+    if (stopping_ == Stopping::holding && waited > hold_wait) reset_controller();
+    if ((stopping_ == Stopping::resetting || stopping_ == Stopping::confirming) && waited > reset_patience)
+        end_stop(false);
+}
+
+void Session::reset_controller() {
+    stopping_ = Stopping::resetting;
+    stop_since_ = clock_;
+    reset_expected_ = true;
+    streamer_.reset();
+    open_.clear();
+    send_realtime(soft_reset, "reset");
+}
+
+/// `answered`: a status came after the reset, so that the beam's state is known.
+void Session::end_stop(bool answered) {
+    stopping_ = Stopping::no;
+    streamer_.reset();
+    const bool beam_off = answered && now_.power == 0 && now_.accessories.find_first_of("SC") == std::string::npos;
+    if (!came_to_rest_ || !answered) now_.position_sure = false;
+    now_.activity = Activity::none;
+    if (stop_because_)
+        events_.push_back(event::Failed{stopped_activity_, *std::exchange(stop_because_, std::nullopt)});
+    else
+        events_.push_back(event::Stopped{stopped_activity_, now_.position_sure, beam_off});
+    announce();
+}
+
+// ---------------------------------------------------------------- sending
+
+void Session::queue_command(std::string text) {
+    queued_.push_back(std::move(text));
+    send_next();
+}
+
+/// Commands go one at a time, each waiting for its answer; program lines follow when no command is open.
+void Session::send_next() {
+    if (!now_.connected || stopping_ != Stopping::no || !open_.empty()) return;
+    if (!queued_.empty()) {
+        open_.push_back(std::move(queued_.front()));
+        queued_.pop_front();
+        lines_out_ += open_.back() + "\n";
+        events_.push_back(event::Wire{true, open_.back()});
+        return;
+    }
+    if (!streamer_) return;
+    const std::size_t before = lines_out_.size();
+    streamer_->feed(lines_out_);
+    for (std::size_t at = before; at < lines_out_.size();) {
+        const auto end = lines_out_.find('\n', at);
+        events_.push_back(event::Wire{true, lines_out_.substr(at, end - at)});
+        at = end + 1;
+    }
+}
+
+void Session::send_realtime(char byte, const char* shown) {
+    realtime_ += byte;
+    if (byte == status_request) last_status_request_ = clock_;
+    if (shown) events_.push_back(event::Wire{true, shown});
+}
+
+void Session::announce() { events_.push_back(event::Changed{now_}); }
+
+}  // namespace chalkline::machine

@@ -1,0 +1,53 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <vector>
+
+#include <chalkline/base/progress.hpp>
+#include <chalkline/base/result.hpp>
+#include <chalkline/job/job.hpp>
+#include <chalkline/machine/profile.hpp>
+#include <chalkline/machine/program.hpp>
+
+namespace chalkline::planning {
+
+namespace error {
+inline constexpr std::string_view off_bed = "planning.off-bed";
+inline constexpr std::string_view nothing_to_burn = "planning.nothing-to-burn";
+}  // namespace error
+
+/// How paths are put in order inside a step.
+enum class PathOrder { nearest, as_drawn };
+
+struct PlanOptions {
+    PathOrder order = PathOrder::nearest;
+};
+
+/// What one step comes to.
+struct StepReport {
+    job::Id step = 0;
+    Duration time;
+    double burn = 0, travel = 0;  ///< mm, all passes
+    double area = 0;              ///< mm² inked by the scan lines of one pass; 0 for lines
+    double reached_speed = 0;     ///< highest speed reached while burning, mm/min
+};
+
+/// A program and what is known of it before it burns.
+struct Plan {
+    machine::Program program;
+    std::vector<StepReport> steps;      ///< in run order; steps without anything to burn are absent
+    geometry::Box burn_box, move_box;   ///< bed, mm
+    Duration total;
+    double burn = 0, travel = 0;        ///< mm
+    std::vector<double> finished_at;    ///< per operation: seconds from the start until it is done
+};
+
+/// The whole job as one program: steps in run order; in a step inside before outside and the nearest next; areas as
+/// scan lines both ways with run-up. Everything is deterministic. Times by a trapezoid model (see time_model.hpp).
+/// Errors: art beyond the bed, nothing to burn, cancelled.
+Result<Plan> plan(const job::Job& job, const machine::MachineProfile& machine, const PlanOptions& options = {},
+                  const Watch& watch = {});
+
+/// A dark ride round the box at the profile's frame speed, ending where it began.
+Result<machine::Program> frame(const geometry::Box& box, const machine::MachineProfile& machine);
+
+}  // namespace chalkline::planning

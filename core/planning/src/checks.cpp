@@ -1,0 +1,97 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/planning/checks.hpp>
+
+#include <algorithm>
+
+#include <chalkline/base/units_text.hpp>
+#include <chalkline/job/edits.hpp>
+
+namespace chalkline::planning {
+namespace {
+
+using geometry::Point;
+
+constexpr double overhang_slack = 0.005;  // mm
+
+/// Calls `look` with every corner of everything that is burned.
+template <class Look>
+void for_each_burned_point(const job::Job& job, Look look) {
+    for (const job::Motif& motif : job.motifs) {
+        for (const art::Shape& shape : motif.art->shapes) {
+            const bool burned = std::any_of(job.steps.begin(), job.steps.end(), [&](const job::Step& step) {
+                return std::find(step.inks.begin(), step.inks.end(), shape.ink) != step.inks.end();
+            });
+            if (!burned) continue;
+            for (const auto& line : shape.path.flatten(motif.place))
+                for (const Point p : line.points) look(p);
+        }
+    }
+}
+
+/// Distance of a point outside a convex counter-clockwise outline, measured to the side it passed; 0 inside.
+double outside(const geometry::Polyline& outline, Point p) {
+    double worst = 0;
+    for (std::size_t i = 0; i < outline.points.size(); ++i) {
+        const Point a = outline.points[i], b = outline.points[(i + 1) % outline.points.size()];
+        worst = std::max(worst, -geometry::cross(b - a, p - a) / geometry::distance(a, b));
+    }
+    return worst;
+}
+
+geometry::Polyline outline_of(const geometry::Box& box) {
+    return {{{box.left, box.bottom}, {box.right, box.bottom}, {box.right, box.top}, {box.left, box.top}}, true};
+}
+
+/// The burned point farthest outside an outline.
+struct Overhang {
+    double by = 0;
+    Point place;
+};
+Overhang worst_overhang(const job::Job& job, const geometry::Polyline& outline) {
+    Overhang worst;
+    for_each_burned_point(job, [&](Point p) {
+        if (const double by = outside(outline, p); by > worst.by) worst = {by, p};
+    });
+    return worst.by > overhang_slack ? worst : Overhang{};
+}
+
+}  // namespace
+
+double overhang(const job::Job& job, const geometry::Polyline& outline) { return worst_overhang(job, outline).by; }
+
+geometry::Box burned_bounds(const job::Job& job) {
+    geometry::Box box;
+    for_each_burned_point(job, [&](Point p) { box.add(p); });
+    return box;
+}
+
+std::vector<Check> check_job(const job::Job& job, const machine::MachineProfile& machine) {
+    std::vector<Check> checks;
+    const auto inks = job::routed_inks(job);
+    if (std::none_of(inks.begin(), inks.end(), [](const job::RoutedInk& ink) { return ink.step.has_value(); }))
+        checks.push_back({std::string(check::nothing_to_burn), Severity::blocking, {}, {}, {}});
+
+    const Overhang bed = worst_overhang(job, outline_of(machine.bed()));
+    if (bed.by > 0)
+        checks.push_back({std::string(check::off_bed), Severity::blocking, {{"by", format_number(bed.by, 1)}}, {}, bed.place});
+    if (job.stock) {
+        const Overhang stock = worst_overhang(job, job.stock->outline());
+        if (stock.by > 0)
+            checks.push_back({std::string(check::off_stock), Severity::blocking, {{"by", format_number(stock.by, 1)}}, {}, stock.place});
+    }
+    for (const job::Step& step : job.steps)
+        if (auto valid = steps::validate(step.settings, machine.top_speed()); !valid)
+            checks.push_back({std::string(check::settings), Severity::blocking, valid.error().parameters, step.id, {}});
+    if (job::order_fault(job)) {
+        const auto cut = std::find_if(job.steps.begin(), job.steps.end(), [](const job::Step& step) {
+            return step.settings.kind == steps::StepKind::cut;
+        });
+        checks.push_back({std::string(check::cut_before_engrave), Severity::warning, {}, cut->id, {}});
+    }
+    for (const job::RoutedInk& ink : inks)
+        if (!ink.step && !ink.left_out)
+            checks.push_back({std::string(check::ink_without_step), Severity::warning, {{"ink", to_text(ink.ink.rgb)}}, {}, {}});
+    return checks;
+}
+
+}  // namespace chalkline::planning

@@ -1,0 +1,231 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/planning/program_checker.hpp>
+
+#include <charconv>
+#include <cmath>
+#include <map>
+#include <numbers>
+#include <optional>
+
+namespace chalkline::planning {
+namespace {
+
+using geometry::Point;
+
+constexpr double place_slack = 0.006;  // mm: half of the last decimal sent, twice
+
+enum class Mode { off, following, constant };
+
+struct Words {
+    std::vector<double> g, m;
+    std::map<char, double> values;
+};
+
+std::optional<Words> parse_words(const std::string& text) {
+    Words words;
+    const char* at = text.data();
+    const char* const end = at + text.size();
+    while (at < end) {
+        const char letter = *at++;
+        if (at < end && *at == '+') return {};
+        double value = 0;
+        const auto [next, problem] = std::from_chars(at, end, value, std::chars_format::fixed);
+        if (problem != std::errc() || !std::isfinite(value)) return {};
+        at = next;
+        if (letter == 'G') {
+            words.g.push_back(value);
+        } else if (letter == 'M') {
+            words.m.push_back(value);
+        } else if (std::string_view("XYIJFSP").find(letter) != std::string_view::npos) {
+            if (!words.values.emplace(letter, value).second) return {};
+        } else {
+            return {};
+        }
+    }
+    return words;
+}
+
+/// The signed distance a point lies inside a convex counter-clockwise outline; negative outside.
+double depth_inside(const geometry::Polyline& outline, Point p) {
+    double depth = 1e9;
+    for (std::size_t i = 0; i < outline.points.size(); ++i) {
+        const Point a = outline.points[i], b = outline.points[(i + 1) % outline.points.size()];
+        depth = std::min(depth, geometry::cross(b - a, p - a) / geometry::distance(a, b));
+    }
+    return depth;
+}
+
+class Checker {
+   public:
+    Checker(const ProgramLimits& limits, std::size_t most) : limits_(limits), most_(most) {}
+
+    std::vector<ProgramFault> run(machine::LineSource& lines) {
+        while (faults_.size() < most_ && lines.next(line_)) {
+            ++number_;
+            check_line();
+        }
+        if (number_ == 0) report(fault::empty);
+        if (mode_ != Mode::off && faults_.size() < most_) report(fault::ends_lit);
+        return std::move(faults_);
+    }
+
+   private:
+    void report(std::string_view code) {
+        if (faults_.size() < most_)
+            faults_.push_back({std::string(code), number_, line_.operation, line_.text, at_});
+    }
+
+    void check_line() {
+        const std::string& text = line_.text;
+        if (text.size() > machine::longest_line) report(fault::line_too_long);
+        for (const char c : text)
+            if (c < 0x20 || c > 0x7e || c == '!' || c == '?' || c == '~') return report(fault::forbidden_byte);
+        const auto words = parse_words(text);
+        if (!words) return report(fault::unknown_word);
+        for (const double code : words->g)
+            if (!apply_g(code)) return report(fault::unknown_word);
+        for (const double code : words->m)
+            if (!apply_m(code)) return report(fault::unknown_word);
+        apply_values(*words);
+        const bool moves = words->values.contains('X') || words->values.contains('Y');
+        if (moves && !dwell_)
+            move(*words);
+        else
+            check_rest();
+        dwell_ = false;
+    }
+
+    bool apply_g(double code) {
+        const int tenths = static_cast<int>(std::lround(code * 10));
+        switch (tenths) {
+            case 0: motion_ = 0; return true;
+            case 10: motion_ = 1; return true;
+            case 20: motion_ = 2; return true;
+            case 30: motion_ = 3; return true;
+            case 40: dwell_ = true; return true;
+            case 170: plane_set_ = true; return true;
+            case 200: unit_ = 25.4; units_set_ = true; return true;
+            case 210: unit_ = 1; units_set_ = true; return true;
+            case 540: return true;
+            case 800: motion_ = -1; return true;
+            case 900: absolute_ = true; distance_set_ = true; return true;
+            case 910: absolute_ = false; distance_set_ = true; return true;
+            case 911: return true;
+            case 940: return true;
+            default: return false;
+        }
+    }
+
+    bool apply_m(double code) {
+        if (code == 3) mode_ = Mode::constant;
+        else if (code == 4) mode_ = Mode::following;
+        else if (code == 5 || code == 2 || code == 30) mode_ = Mode::off;
+        else if (code != 7 && code != 8 && code != 9) return false;
+        return true;
+    }
+
+    void apply_values(const Words& words) {
+        if (const auto f = words.values.find('F'); f != words.values.end()) {
+            feed_ = f->second * unit_;
+            if (!(feed_ > 0) || feed_ > fastest() + 0.5) report(fault::too_fast);
+        }
+        if (const auto s = words.values.find('S'); s != words.values.end()) {
+            power_ = s->second;
+            double most = limits_.machine.power_scale;
+            if (limits_.step_power && line_.operation >= 0)
+                most = std::min(most, limits_.step_power(line_.operation) + 0.5);
+            if (power_ < 0 || power_ > most) report(fault::too_much_power);
+        }
+        if (power_ > 0 && mode_ == Mode::off) {
+            report(fault::beam_not_enabled);
+            power_ = 0;
+        }
+    }
+
+    double fastest() const { return std::max(limits_.machine.max_rate_x, limits_.machine.max_rate_y); }
+
+    void check_rest() {
+        if (mode_ == Mode::constant && power_ > 0) report(fault::beam_at_rest);
+    }
+
+    void move(const Words& words) {
+        if (!units_set_ || !distance_set_ || !plane_set_) return report(fault::mode_not_set);
+        if (motion_ < 0) return report(fault::unknown_word);
+        const auto word = [&](char letter) {
+            const auto found = words.values.find(letter);
+            return found == words.values.end() ? std::nullopt : std::optional(found->second * unit_);
+        };
+        const auto x = word('X'), y = word('Y');
+        if (absolute_) {
+            x_known_ = x_known_ || x;
+            y_known_ = y_known_ || y;
+        }
+        if (!x_known_ || !y_known_) return report(fault::place_unknown);
+        const Point from = at_;
+        const Point base = absolute_ ? Point{} : at_;
+        const Point to{x ? base.x + *x : at_.x, y ? base.y + *y : at_.y};
+        if (motion_ > 0 && !(feed_ > 0)) report(fault::no_feed);
+        const bool lit = motion_ > 0 && mode_ != Mode::off && power_ > 0;
+        if (motion_ >= 2)
+            check_arc(from, to, from + Point{word('I').value_or(0), word('J').value_or(0)}, lit);
+        at_ = to;
+        check_place(to, lit);
+        if (lit && motion_ == 1) check_place(from, lit);
+    }
+
+    /// Points along the arc, a degree apart.
+    void check_arc(Point from, Point to, Point centre, bool lit) {
+        const double radius = geometry::distance(from, centre);
+        const double first = std::atan2(from.y - centre.y, from.x - centre.x);
+        double sweep = std::atan2(to.y - centre.y, to.x - centre.x) - first;
+        if (motion_ == 3 && sweep <= 0) sweep += 2 * std::numbers::pi;
+        if (motion_ == 2 && sweep >= 0) sweep -= 2 * std::numbers::pi;
+        for (int i = 0; i <= 360; ++i) {
+            const double t = first + sweep * i / 360;
+            const std::size_t before = faults_.size();
+            check_place(centre + Point{std::cos(t), std::sin(t)} * radius, lit);
+            if (faults_.size() != before) return;
+        }
+    }
+
+    void check_place(Point p, bool lit) {
+        const bool inside = limits_.machine.bed().contains(p, place_slack);
+        if (!inside) return report(lit ? fault::beam_off_bed : fault::beyond_limits);
+        if (lit && !limits_.stock.points.empty() && depth_inside(limits_.stock, p) < -place_slack)
+            report(fault::beam_off_stock);
+    }
+
+    const ProgramLimits& limits_;
+    std::size_t most_;
+    machine::ProgramLine line_;
+    std::int64_t number_ = 0;
+    std::vector<ProgramFault> faults_;
+    Point at_;
+    bool x_known_ = false, y_known_ = false;
+    bool units_set_ = false, distance_set_ = false, plane_set_ = false, absolute_ = true;
+    bool dwell_ = false;
+    double unit_ = 1, feed_ = 0, power_ = 0;
+    int motion_ = -1;
+    Mode mode_ = Mode::off;
+};
+
+}  // namespace
+
+std::vector<ProgramFault> check_program(machine::LineSource& lines, const ProgramLimits& limits, std::size_t most) {
+    return Checker(limits, most).run(lines);
+}
+
+ProgramLimits limits_of(const job::Job& job, const machine::MachineProfile& machine, const machine::Program& program) {
+    ProgramLimits limits{machine, {}, {}};
+    if (job.stock) limits.stock = job.stock->outline();
+    std::map<job::Id, double> power;
+    for (const job::Step& step : job.steps)
+        power[step.id] = step.settings.power.fraction() * machine.power_scale;
+    limits.step_power = [power, &program](std::int64_t operation) {
+        const auto found = power.find(program.operations[static_cast<std::size_t>(operation)].origin.step);
+        return found == power.end() ? 0.0 : found->second;
+    };
+    return limits;
+}
+
+}  // namespace chalkline::planning

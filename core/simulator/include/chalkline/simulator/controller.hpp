@@ -1,0 +1,146 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <array>
+#include <cstdint>
+#include <deque>
+#include <map>
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+#include <chalkline/geometry/path.hpp>
+#include <chalkline/machine/profile.hpp>
+#include <chalkline/simulator/dose_map.hpp>
+#include <chalkline/simulator/motion.hpp>
+
+namespace chalkline::simulator {
+
+/// What the simulated machine saw and did.
+struct Report {
+    double virtual_s = 0;
+    std::int64_t moves = 0, bytes = 0, lines = 0;
+    double beam_on_mm = 0, beam_on_s = 0, travel_mm = 0, top_mm_min = 0;
+    std::int64_t starved = 0;      ///< times the planner ran dry in the middle of a program
+    std::int64_t worst_rx_fill = 0;  ///< bytes
+    std::vector<std::string> errors;  ///< "error:20 in G5"
+    std::vector<std::string> alarms;
+    std::vector<std::string> violations;  ///< breaches of the safety rules as the machine sees them
+};
+std::string to_json(const Report& report);
+
+/// A controller, its axes and its beam, as the public interface of Grbl 1.1 describes them. Pure: bytes and virtual
+/// time go in, bytes come out. Deterministic. Replies and bytes on the way in take the time the baud rate gives them.
+class Controller {
+   public:
+    explicit Controller(machine::MachineProfile profile);
+
+    /// Dose goes here from now on. Not owned; may be null.
+    void set_dose_map(DoseMap* dose) { dose_ = dose; }
+    /// Where the beam may burn; a burn outside is a violation. Empty: the whole bed.
+    void set_stock(geometry::Polyline outline) { stock_ = std::move(outline); }
+
+    /// Bytes the host put on the link now.
+    void receive(std::string_view bytes);
+    /// Lets virtual time pass.
+    void advance(double seconds);
+    /// Bytes that have reached the host by now.
+    std::string take_output();
+
+    double now() const { return now_; }
+    /// Where the head really is on the bed, mm.
+    geometry::Point head() const { return motion_.at(); }
+    /// Share of full power the beam burns with now.
+    double beam() const { return beam_now_; }
+    /// Nothing moves, nothing waits.
+    bool at_rest() const;
+    /// Bytes the host may still send by character counting: the receive buffer less one and less all unanswered lines.
+    int room() const;
+    const Report& report() const { return report_; }
+
+    /// The `$N` settings, one "N=value" a line, and back (the EEPROM).
+    std::string settings_text() const;
+    void load_settings(std::string_view text);
+
+   private:
+    enum class State { idle, run, hold, jog, alarm, home, check, sleep };
+    struct Words;
+
+    // Link
+    void arrive();
+    void realtime(unsigned char byte);
+    void reply(std::string_view line);
+    // Lines
+    void work();
+    bool try_line(const std::string& line);
+    void fault(int number, const std::string& line);
+    bool system_line(const std::string& line);
+    void system_setting(const std::string& line);
+    void print_settings();
+    void print_offsets();
+    bool jog_line(const std::string& line);
+    bool code_line(const std::string& line);
+    int apply(const Words& words, bool jog);
+    int apply_motion(const Words& words, bool jog);
+    int apply_arc(const Words& words, geometry::Point target, double programmed);
+    int apply_offset(const Words& words);
+    void queue(geometry::Point target, double programmed, bool rapid, bool jog);
+    // States
+    void boot(bool power_on);
+    void soft_reset();
+    void raise_alarm(int number);
+    void start_homing();
+    void finish_homing();
+    bool limits_exceeded(geometry::Point target) const;
+    std::string status();
+    void apply_overrides();
+    // Motion
+    void move(double seconds);
+    void trail(geometry::Point from, geometry::Point to, double power, double seconds);
+    void burn_at_rest(double seconds);
+    void note_starvation();
+    void violation(const std::string& text);
+
+    double setting(int number) const { return settings_.at(number); }
+    bool laser_mode() const { return setting(32) != 0; }
+    geometry::Point machine_at() const { return motion_.at() + shift_; }
+    geometry::Point offset() const { return g54_ + g92_; }
+
+    machine::MachineProfile profile_;
+    std::map<int, double> settings_;
+    Motion motion_;
+    DoseMap* dose_ = nullptr;
+    geometry::Polyline stock_;
+    Report report_;
+
+    double now_ = 0;
+    struct Timed {
+        double at;
+        char byte;
+    };
+    std::deque<Timed> incoming_, outgoing_;
+    std::string buffer_;                ///< the receive buffer
+    std::deque<std::string> waiting_;   ///< a line taken out of the buffer and not done
+    std::deque<Block> arc_;             ///< pieces of an arc that did not fit the planner yet
+
+    State state_ = State::idle;
+    bool holding_ = false, hold_complete_ = false;
+    bool critical_ = false;  ///< alarm 1 or 2: nothing but a reset is heard
+    bool mid_program_ = false;
+    std::optional<double> dry_since_;
+    double dwell_left_ = 0, homing_left_ = 0;
+
+    geometry::Point shift_;  ///< machine coordinates minus true place on the bed
+    geometry::Point g54_, g92_;
+    int motion_mode_ = 0;
+    bool absolute_ = true;
+    double unit_ = 1, feed_ = 0, power_word_ = 0;
+    BeamMode beam_ = BeamMode::off;
+    bool flood_ = false, mist_ = false;
+    int feed_override_ = 100, rapid_override_ = 100, power_override_ = 100;
+    bool beam_stopped_ = false;  ///< in hold
+    int reports_to_offset_ = 0, reports_to_overrides_ = 1;
+    double beam_now_ = 0;
+};
+
+}  // namespace chalkline::simulator

@@ -1,0 +1,397 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Link, clock, states and motion of the simulated controller; what lines mean is in controller_lines.cpp.
+#include <chalkline/simulator/controller.hpp>
+
+#include <fmt/format.h>
+
+#include <charconv>
+#include <nlohmann/json.hpp>
+
+#include <chalkline/geometry/region.hpp>
+
+namespace chalkline::simulator {
+namespace {
+
+constexpr double tick = 0.001;             // s of virtual time between looks at the link
+constexpr double starved_within = 0.25;    // s: a program that goes on so soon after the planner ran dry was starved
+constexpr std::size_t most_remarks = 100;  // of each kind in the report
+
+std::map<int, double> factory_settings(const machine::MachineProfile& p) {
+    const bool homes = p.home != machine::HomeCorner::none;
+    int mask = 0;
+    if (p.home == machine::HomeCorner::near_left || p.home == machine::HomeCorner::far_left) mask |= 1;
+    if (p.home == machine::HomeCorner::near_left || p.home == machine::HomeCorner::near_right) mask |= 2;
+    return {{0, 10}, {1, 25}, {2, 0}, {3, 0}, {4, 0}, {5, 0}, {6, 0}, {10, 1}, {11, p.junction_deviation}, {12, 0.002},
+            {13, 0}, {20, homes ? 1.0 : 0.0}, {21, 0}, {22, homes ? 1.0 : 0.0}, {23, static_cast<double>(mask)}, {24, 100},
+            {25, 3000}, {26, 250}, {27, 1}, {30, static_cast<double>(p.power_scale)}, {31, 0}, {32, 1},
+            {100, 80}, {101, 80}, {102, 80}, {110, p.max_rate_x}, {111, p.max_rate_y}, {112, 1000},
+            {120, p.acceleration_x}, {121, p.acceleration_y}, {122, 100},
+            {130, p.width}, {131, p.depth}, {132, 50}};
+}
+
+}  // namespace
+
+std::string to_json(const Report& r) {
+    const nlohmann::ordered_json json{
+        {"virtual_s", r.virtual_s}, {"moves", r.moves},           {"bytes", r.bytes},
+        {"lines", r.lines},         {"beam_on_mm", r.beam_on_mm}, {"beam_on_s", r.beam_on_s},
+        {"travel_mm", r.travel_mm}, {"top_mm_min", r.top_mm_min}, {"starved", r.starved},
+        {"worst_rx_fill", r.worst_rx_fill}, {"errors", r.errors}, {"alarms", r.alarms},
+        {"violations", r.violations}};
+    return json.dump(2, ' ', false, nlohmann::ordered_json::error_handler_t::replace) + "\n";
+}
+
+Controller::Controller(machine::MachineProfile profile)
+    : profile_(std::move(profile)),
+      settings_(factory_settings(profile_)),
+      motion_({}, static_cast<std::size_t>(profile_.planner_blocks)) {
+    const bool homes = setting(22) != 0;
+    // Switched on, a homing machine does not know where its head was left; others call that place 0, 0.
+    motion_.set_at(homes ? geometry::Point{profile_.width * 0.3, profile_.depth * 0.4} : geometry::Point{});
+    shift_ = {-motion_.at().x, -motion_.at().y};
+    boot(true);
+}
+
+// ---------------------------------------------------------------- link
+
+void Controller::receive(std::string_view bytes) {
+    // Ten bits a byte on the wire.
+    const double each = 10.0 / profile_.baud;
+    double at = incoming_.empty() ? now_ : std::max(now_, incoming_.back().at);
+    for (const char c : bytes) incoming_.push_back({at += each, c});
+    report_.bytes += static_cast<std::int64_t>(bytes.size());
+}
+
+std::string Controller::take_output() {
+    std::string out;
+    while (!outgoing_.empty() && outgoing_.front().at <= now_) {
+        out += outgoing_.front().byte;
+        outgoing_.pop_front();
+    }
+    return out;
+}
+
+void Controller::reply(std::string_view line) {
+    const double each = 10.0 / profile_.baud;
+    double at = outgoing_.empty() ? now_ : std::max(now_, outgoing_.back().at);
+    for (const char c : line) outgoing_.push_back({at += each, c});
+    for (const char c : {'\r', '\n'}) outgoing_.push_back({at += each, c});
+}
+
+void Controller::arrive() {
+    while (!incoming_.empty() && incoming_.front().at <= now_) {
+        const char c = incoming_.front().byte;
+        incoming_.pop_front();
+        const auto byte = static_cast<unsigned char>(c);
+        if (byte >= 0x80 || c == '?' || c == '!' || c == '~' || byte == 0x18) {
+            realtime(byte);
+        } else if (critical_ || state_ == State::sleep) {
+            continue;
+        } else if (buffer_.size() >= static_cast<std::size_t>(profile_.receive_buffer)) {
+            violation("receive buffer overflow");
+        } else {
+            buffer_ += c;
+            report_.worst_rx_fill = std::max(report_.worst_rx_fill, static_cast<std::int64_t>(buffer_.size()));
+        }
+    }
+}
+
+void Controller::realtime(unsigned char byte) {
+    const auto change = [&](int& value, int to) {
+        value = std::clamp(to, 10, 200);
+        apply_overrides();
+    };
+    switch (byte) {
+        case '?':
+            if (state_ != State::home && !critical_) reply(status());
+            return;
+        case '!':
+            if (state_ == State::run || state_ == State::jog) holding_ = true;
+            return;
+        case '~':
+            if (state_ == State::hold && hold_complete_) {
+                holding_ = hold_complete_ = beam_stopped_ = false;
+                state_ = motion_.empty() && arc_.empty() ? State::idle : State::run;
+            }
+            return;
+        case 0x18: return soft_reset();
+        case 0x84:  // safety door: here like a hold
+            if (state_ == State::run || state_ == State::jog) holding_ = true;
+            return;
+        case 0x85:
+            if (state_ == State::jog) holding_ = true;
+            return;
+        case 0x90: return change(feed_override_, 100);
+        case 0x91: return change(feed_override_, feed_override_ + 10);
+        case 0x92: return change(feed_override_, feed_override_ - 10);
+        case 0x93: return change(feed_override_, feed_override_ + 1);
+        case 0x94: return change(feed_override_, feed_override_ - 1);
+        case 0x95: return change(rapid_override_, 100);
+        case 0x96: return change(rapid_override_, 50);
+        case 0x97: return change(rapid_override_, 25);
+        case 0x99: return change(power_override_, 100);
+        case 0x9a: return change(power_override_, power_override_ + 10);
+        case 0x9b: return change(power_override_, power_override_ - 10);
+        case 0x9c: return change(power_override_, power_override_ + 1);
+        case 0x9d: return change(power_override_, power_override_ - 1);
+        case 0x9e:
+            if (state_ == State::hold) beam_stopped_ = !beam_stopped_;
+            return;
+        default: return;
+    }
+}
+
+void Controller::apply_overrides() {
+    motion_.set_overrides(feed_override_ / 100.0, rapid_override_ / 100.0, power_override_ / 100.0);
+    reports_to_overrides_ = 0;
+}
+
+std::string Controller::status() {
+    static constexpr const char* names[] = {"Idle", "Run", "Hold", "Jog", "Alarm", "Home", "Check", "Sleep"};
+    std::string text = "<" + std::string(names[static_cast<int>(state_)]);
+    if (state_ == State::hold) text += hold_complete_ ? ":0" : ":1";
+    const double scale = setting(13) != 0 ? 1 / 25.4 : 1;
+    const bool as_machine = (static_cast<int>(setting(10)) & 1) != 0;
+    const geometry::Point shown = (as_machine ? machine_at() : machine_at() - offset()) * scale;
+    text += fmt::format("|{}:{:.3f},{:.3f},0.000", as_machine ? "MPos" : "WPos", shown.x, shown.y);
+    if ((static_cast<int>(setting(10)) & 2) != 0)
+        text += fmt::format("|Bf:{},{}", static_cast<std::size_t>(profile_.planner_blocks) - motion_.queued(),
+                            static_cast<std::size_t>(profile_.receive_buffer) - buffer_.size());
+    text += fmt::format("|FS:{:.0f},{:.0f}", motion_.speed() * 60 * scale, beam_now_ * setting(30));
+    const bool busy = state_ == State::run || state_ == State::jog || state_ == State::hold;
+    if (--reports_to_offset_ <= 0) {
+        reports_to_offset_ = busy ? 30 : 10;
+        const geometry::Point o = offset() * scale;
+        text += fmt::format("|WCO:{:.3f},{:.3f},0.000", o.x, o.y);
+    } else if (--reports_to_overrides_ <= 0) {
+        reports_to_overrides_ = busy ? 20 : 10;
+        text += fmt::format("|Ov:{},{},{}", feed_override_, rapid_override_, power_override_);
+        std::string on;
+        if (beam_ == BeamMode::constant) on += 'S';
+        if (beam_ == BeamMode::following) on += 'C';
+        if (flood_) on += 'F';
+        if (mist_) on += 'M';
+        if (!on.empty()) text += "|A:" + on;
+    }
+    return text + ">";
+}
+
+// ---------------------------------------------------------------- states
+
+void Controller::boot(bool power_on) {
+    motion_.set_limits({setting(110) / 60, setting(111) / 60, setting(120), setting(121), setting(11)});
+    reply("");
+    reply("Grbl 1.1h ['$' for help]");
+    if (power_on && setting(22) != 0) state_ = State::alarm;
+    if (state_ == State::alarm) reply("[MSG:'$H'|'$X' to unlock]");
+}
+
+void Controller::soft_reset() {
+    const bool moving = !motion_.standing() || state_ == State::home;
+    buffer_.clear();
+    waiting_.clear();
+    arc_.clear();
+    motion_.clear();
+    holding_ = hold_complete_ = critical_ = mid_program_ = beam_stopped_ = false;
+    dry_since_.reset();
+    dwell_left_ = homing_left_ = 0;
+    motion_mode_ = 0;
+    absolute_ = true;
+    unit_ = 1;
+    feed_ = power_word_ = 0;
+    beam_ = BeamMode::off;
+    flood_ = mist_ = false;
+    g92_ = {};
+    feed_override_ = rapid_override_ = power_override_ = 100;
+    apply_overrides();
+    reports_to_offset_ = 0;
+    const bool stays_locked = state_ == State::alarm;
+    state_ = stays_locked ? State::alarm : State::idle;
+    if (moving) raise_alarm(3);
+    boot(false);
+}
+
+void Controller::raise_alarm(int number) {
+    motion_.clear();
+    arc_.clear();
+    waiting_.clear();
+    buffer_.clear();
+    holding_ = hold_complete_ = mid_program_ = false;
+    beam_ = BeamMode::off;
+    power_word_ = 0;
+    state_ = State::alarm;
+    critical_ = number == 1 || number == 2;
+    if (report_.alarms.size() < most_remarks) report_.alarms.push_back("ALARM:" + std::to_string(number));
+    reply("ALARM:" + std::to_string(number));
+    if (critical_) reply("[MSG:Reset to continue]");
+}
+
+void Controller::start_homing() {
+    state_ = State::home;
+    const int mask = static_cast<int>(setting(23));
+    const geometry::Point corner{(mask & 1) != 0 ? 0 : profile_.width, (mask & 2) != 0 ? 0 : profile_.depth};
+    const geometry::Point way = corner - motion_.at();
+    // Both axes seek at once; then they back off, touch again slowly and pull off.
+    homing_left_ = std::max(std::abs(way.x), std::abs(way.y)) / (setting(25) / 60) + 4 * setting(27) / (setting(26) / 60);
+}
+
+void Controller::finish_homing() {
+    const int mask = static_cast<int>(setting(23));
+    const double pull = setting(27);
+    const geometry::Point machine{(mask & 1) != 0 ? -setting(130) + pull : -pull,
+                                  (mask & 2) != 0 ? -setting(131) + pull : -pull};
+    motion_.set_at({(mask & 1) != 0 ? pull : profile_.width - pull, (mask & 2) != 0 ? pull : profile_.depth - pull});
+    shift_ = machine - motion_.at();
+    homing_left_ = 0;
+    state_ = State::idle;
+    reply("ok");
+}
+
+bool Controller::limits_exceeded(geometry::Point target) const {
+    constexpr double rounding = 0.0005;
+    const geometry::Point machine = target + shift_;
+    if (setting(22) == 0) return !profile_.bed().contains(target, rounding);
+    return machine.x < -setting(130) - rounding || machine.x > rounding || machine.y < -setting(131) - rounding ||
+           machine.y > rounding;
+}
+
+bool Controller::at_rest() const {
+    return motion_.empty() && arc_.empty() && incoming_.empty() && buffer_.empty() && waiting_.empty() &&
+           outgoing_.empty() && dwell_left_ == 0 && homing_left_ == 0;
+}
+
+int Controller::room() const {
+    std::size_t open = incoming_.size() + buffer_.size();
+    for (const std::string& line : waiting_) open += line.size() + 1;
+    return profile_.receive_buffer - 1 - static_cast<int>(open);
+}
+
+// ---------------------------------------------------------------- time and motion
+
+void Controller::advance(double seconds) {
+    while (seconds > 1e-12) {
+        const double dt = std::min(seconds, tick);
+        seconds -= dt;
+        now_ += dt;
+        report_.virtual_s = now_;
+        arrive();
+        work();
+        move(dt);
+    }
+}
+
+void Controller::move(double seconds) {
+    if (state_ == State::home) {
+        homing_left_ -= seconds;
+        if (homing_left_ <= 0) finish_homing();
+        return;
+    }
+    if (dwell_left_ > 0) {
+        dwell_left_ = std::max(0.0, dwell_left_ - seconds);
+        return burn_at_rest(seconds);
+    }
+    const auto follow = [this](geometry::Point from, geometry::Point to, double power, double time) {
+        trail(from, to, power, time);
+    };
+    const bool jogging = state_ == State::jog;
+    const bool was_moving = !motion_.empty();
+    const double idle = motion_.run(seconds, holding_, follow);
+    if (holding_ && motion_.standing()) {
+        if (jogging || motion_.empty()) {
+            // A held jog is a cancelled jog.
+            motion_.clear();
+            holding_ = false;
+            if (jogging) state_ = State::idle;
+        } else {
+            state_ = State::hold;
+            hold_complete_ = true;
+        }
+    } else if (holding_) {
+        state_ = State::hold;
+        hold_complete_ = false;
+    }
+    if (state_ == State::hold) {
+        if (hold_complete_) beam_now_ = 0;
+        return;
+    }
+    if (motion_.empty() && arc_.empty() && (state_ == State::run || jogging)) {
+        if (was_moving && mid_program_) dry_since_ = now_;
+        if (waiting_.empty()) state_ = State::idle;
+    }
+    if (idle > 0) burn_at_rest(idle);
+}
+
+void Controller::trail(geometry::Point from, geometry::Point to, double power, double seconds) {
+    const double way = geometry::distance(from, to);
+    beam_now_ = power;
+    report_.top_mm_min = std::max(report_.top_mm_min, motion_.speed() * 60);
+    if (power <= 0) {
+        report_.travel_mm += way;
+        return;
+    }
+    report_.beam_on_mm += way;
+    report_.beam_on_s += seconds;
+    constexpr double rounding = 0.01;
+    if (!profile_.bed().contains(from, rounding) || !profile_.bed().contains(to, rounding))
+        violation(fmt::format("beam on outside the bed at {:.2f}, {:.2f}", to.x, to.y));
+    else if (!stock_.points.empty())
+        for (std::size_t i = 0; i < stock_.points.size(); ++i) {
+            const geometry::Point a = stock_.points[i], b = stock_.points[(i + 1) % stock_.points.size()];
+            if (geometry::cross(b - a, to - a) / geometry::distance(a, b) < -rounding)
+                violation(fmt::format("beam on outside the stock at {:.2f}, {:.2f}", to.x, to.y));
+        }
+    if (dose_) dose_->burn(from, to, power * profile_.watts * 1000 * seconds);
+}
+
+/// The beam at a head that stands still: only constant power burns, and laser mode darkens it in rapid mode.
+void Controller::burn_at_rest(double seconds) {
+    beam_now_ = 0;
+    if (beam_ != BeamMode::constant || (laser_mode() && motion_mode_ == 0)) return;
+    beam_now_ = std::clamp(power_word_ / setting(30) * power_override_ / 100, 0.0, 1.0);
+    if (beam_now_ <= 0) return;
+    violation(fmt::format("beam on at rest at {:.2f}, {:.2f}", motion_.at().x, motion_.at().y));
+    report_.beam_on_s += seconds;
+    if (dose_) dose_->burn(motion_.at(), motion_.at(), beam_now_ * profile_.watts * 1000 * seconds);
+}
+
+/// Called when a program's move is queued.
+void Controller::note_starvation() {
+    if (dry_since_ && now_ - *dry_since_ < starved_within) ++report_.starved;
+    dry_since_.reset();
+    mid_program_ = true;
+}
+
+void Controller::violation(const std::string& text) {
+    if (report_.violations.size() < most_remarks) report_.violations.push_back(text);
+}
+
+std::string Controller::settings_text() const {
+    std::string text;
+    for (const auto& [number, value] : settings_) text += fmt::format("{}={:g}\n", number, value);
+    text += fmt::format("G54={:.3f},{:.3f}\n", g54_.x, g54_.y);
+    return text;
+}
+
+void Controller::load_settings(std::string_view text) {
+    while (!text.empty()) {
+        const auto end = std::min(text.find('\n'), text.size());
+        const auto line = text.substr(0, end);
+        const auto equals = line.find('=');
+        if (equals != std::string_view::npos) {
+            const auto number = [](std::string_view part) {
+                double value = 0;
+                std::from_chars(part.data(), part.data() + part.size(), value);
+                return value;
+            };
+            const auto value = line.substr(equals + 1);
+            if (line.starts_with("G54="))
+                g54_ = {number(value), number(value.substr(std::min(value.size(), value.find(',') + 1)))};
+            else if (const int key = static_cast<int>(number(line.substr(0, equals))); settings_.contains(key))
+                settings_[key] = number(value);
+        }
+        text.remove_prefix(std::min(text.size(), end + 1));
+    }
+    boot(true);
+}
+
+}  // namespace chalkline::simulator

@@ -1,0 +1,210 @@
+#!/usr/bin/env python3
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Draws the sample art of the Wrenfold Plots and packs the sample job. Run it after changing the drawing:
+
+    python3 samples/make_samples.py
+
+The letters are drawn here too, from bars, diagonals and ring pieces, so that nothing depends on a font.
+"""
+import json
+import math
+import zipfile
+from pathlib import Path
+
+HERE = Path(__file__).parent
+WIDTH, HEIGHT = 155.0, 102.0  # mm
+
+
+def number(value):
+    text = f"{value:.3f}".rstrip("0").rstrip(".")
+    return "0" if text == "-0" else text
+
+
+class Pen:
+    """Collects the outline of one sign in its own coordinates (Y up) and places it on the page (Y down)."""
+
+    def __init__(self, x, baseline, scale):
+        self.x, self.baseline, self.scale, self.parts = x, baseline, scale, []
+
+    def place(self, x, y):
+        return f"{number(self.x + x * self.scale)} {number(self.baseline - y * self.scale)}"
+
+    def polygon(self, *points):
+        area = sum(a[0] * b[1] - b[0] * a[1] for a, b in zip(points, points[1:] + points[:1]))
+        if area < 0:
+            points = points[::-1]
+        self.parts.append("M" + " L".join(self.place(*p) for p in points) + " Z")
+
+    def bar(self, x, y, width, height):
+        self.polygon((x, y), (x + width, y), (x + width, y + height), (x, y + height))
+
+    def ring(self, cx, cy, outer, inner, start, end, stretch=1.0):
+        """Piece of a ring from start to end in degrees, counter-clockwise."""
+
+        def at(radius, degrees):
+            a = math.radians(degrees)
+            return cx + radius * math.cos(a) * stretch, cy + radius * math.sin(a)
+
+        def arc(radius, to, sweep):
+            rx, ry = number(radius * self.scale * stretch), number(radius * self.scale)
+            large = 1 if end - start > 180 else 0
+            return f"A{rx} {ry} 0 {large} {sweep} {self.place(*at(radius, to))}"
+
+        if end - start >= 360:
+            self.ring(cx, cy, outer, inner, start, start + 180, stretch)
+            self.ring(cx, cy, outer, inner, start + 180, start + 360, stretch)
+            return
+        self.parts.append(
+            f"M{self.place(*at(outer, start))} {arc(outer, end, 0)} L{self.place(*at(inner, end))} {arc(inner, start, 1)} Z")
+
+    def path(self):
+        return " ".join(self.parts)
+
+
+T = 1.7  # stroke of the letters, which are 10 high
+
+
+def letter(pen, sign):
+    """Draws one sign and returns how wide it is."""
+    if sign == "W":
+        for left in (0.0, 5.2):
+            pen.polygon((left, 10), (left + T, 10), (left + 3.55, 0), (left + 1.85, 0))
+            pen.polygon((left + 1.85, 0), (left + 3.55, 0), (left + 5.2 + T * 0.2, 10), (left + 5.2 - T * 0.6, 10))
+        return 10.9
+    if sign == "E" or sign == "F":
+        pen.bar(0, 0, T, 10)
+        pen.bar(0, 10 - T, 5.8, T)
+        pen.bar(0, 5 - T / 2, 5.0, T)
+        if sign == "E":
+            pen.bar(0, 0, 5.8, T)
+        return 5.8
+    if sign == "N":
+        pen.bar(0, 0, T, 10)
+        pen.bar(5.4, 0, T, 10)
+        pen.polygon((0, 10), (T, 10), (5.4 + T, 0), (5.4, 0))
+        return 5.4 + T
+    if sign == "O":
+        pen.ring(4.4, 5, 5, 5 - T, 0, 360, 0.88)
+        return 8.8
+    if sign == "L":
+        pen.bar(0, 0, T, 10)
+        pen.bar(0, 0, 5.4, T)
+        return 5.4
+    if sign == "D":
+        pen.bar(0, 0, T, 10)
+        pen.bar(0, 0, 2.6, T)
+        pen.bar(0, 10 - T, 2.6, T)
+        pen.ring(2.6, 5, 5, 5 - T, -90, 90)
+        return 7.6
+    if sign in "PR":
+        pen.bar(0, 0, T, 10)
+        pen.bar(0, 10 - T, 3.4, T)
+        pen.bar(0, 4.2, 3.4, T)
+        pen.ring(3.4, 7.1, 2.9, 2.9 - T, -90, 90)
+        if sign == "R":
+            pen.polygon((2.3, 4.8), (4.2, 4.8), (6.8, 0), (4.8, 0))
+        return 6.8 if sign == "R" else 6.3
+    if sign == "T":
+        pen.bar(2.5, 0, T, 10)
+        pen.bar(0, 10 - T, 6.7, T)
+        return 6.7
+    if sign == "S":
+        r = (10 + T) / 4
+        pen.ring(r, 10 - r, r, r - T, 35, 270)
+        pen.ring(r, r, r, r - T, -145, 90)
+        return 2 * r
+    if sign == "2":
+        pen.ring(3.2, 6.8, 3.2, 3.2 - T, 0, 170)
+        pen.polygon((6.4, 6.8), (6.4 - T, 6.8), (0.2, T), (0.2, 0), (2.1, 0))
+        pen.bar(0.2, 0, 6.2, T)
+        return 6.4
+    if sign == "7":
+        pen.bar(0, 10 - T, 6.4, T)
+        pen.polygon((4.4, 10 - T), (6.4, 10 - T), (6.4, 9.4), (2.9, 0), (1.0, 0))
+        return 6.4
+    return 3.2  # a space
+
+
+def line_of_text(text, x, baseline, height, gap):
+    """One path a letter, and the width of the line in mm."""
+    paths, scale, start = [], height / 10, x
+    for sign in text:
+        pen = Pen(x, baseline, scale)
+        x += letter(pen, sign) * scale + gap
+        if pen.parts:
+            paths.append(pen.path())
+    return paths, x - gap - start
+
+
+def centred_text(text, centre, baseline, height, gap):
+    _, width = line_of_text(text, 0, baseline, height, gap)
+    return line_of_text(text, centre - width / 2, baseline, height, gap)[0]
+
+
+def leaf(cx, cy, width, height):
+    """Two halves of a leaf with a bare midrib between them."""
+    gap = 0.5
+    top, bottom = cy - height / 2, cy + height / 2
+    halves = []
+    for side in (-1, 1):
+        x = cx + side * gap
+        far = cx + side * width * 0.66
+        halves.append(f"M{number(x)} {number(top)} C{number(far)} {number(top + height * 0.27)} "
+                      f"{number(far)} {number(bottom - height * 0.27)} {number(x)} {number(bottom)} Z")
+    return halves
+
+
+def plate():
+    fills = leaf(33, 44, 25, 41)
+    fills += line_of_text("27", 72.5, 64.5, 36, 3.4)[0]
+    fills += centred_text("WRENFOLD PLOTS", WIDTH / 2, 86.5, 8.4, 2.2)
+    paths = "\n".join(f'    <path d="{d}"/>' for d in fills)
+    return f"""<?xml version="1.0" encoding="UTF-8"?>
+<!-- Wrenfold Plots: plot number plate, 155 x 102 mm. Drawn by samples/make_samples.py -->
+<svg xmlns="http://www.w3.org/2000/svg" width="155mm" height="102mm" viewBox="0 0 155 102">
+  <g fill="none" stroke="#d81b60" stroke-width="0.2">
+    <rect x="0.5" y="0.5" width="154" height="101" rx="12"/>
+    <circle cx="14" cy="14" r="4"/>
+    <circle cx="141" cy="14" r="4"/>
+  </g>
+  <rect x="7" y="7" width="141" height="88" rx="8" fill="none" stroke="#1565c0" stroke-width="0.2"/>
+  <g fill="#000000">
+{paths}
+  </g>
+</svg>
+"""
+
+
+def job(svg):
+    corner, size, angle = (72.0, 38.0), (214.0, 182.0), 0.02
+    middle = (corner[0] + size[0] / 2 * math.cos(angle) - size[1] / 2 * math.sin(angle),
+              corner[1] + size[0] / 2 * math.sin(angle) + size[1] / 2 * math.cos(angle))
+    place = [1, 0, 0, 1, round(middle[0] - WIDTH / 2, 2), round(middle[1] - HEIGHT / 2, 2)]
+
+    def step(number_, kind, power, speed, passes, air, inks):
+        return {"id": number_, "kind": kind, "power": power, "speed": speed, "passes": passes, "air": air,
+                "line_pitch_mm": 0.1, "inks": inks}
+
+    return {
+        "format": "chalkline-job", "version": 1, "last_id": 4,
+        "motifs": [{"id": 1, "name": "plate.svg", "source": "sources/1-plate.svg", "place": place}],
+        "steps": [step(2, "engrave", 70, 3200, 1, True, ["#000000:fill"]),
+                  step(3, "score", 35, 2400, 1, False, ["#1565c0:line"]),
+                  step(4, "cut", 100, 240, 2, True, ["#d81b60:line"])],
+        "left_out": [],
+        "stock": {"material": "Birch ply", "thickness_mm": 4, "corner_mm": corner, "size_mm": size, "angle_rad": angle},
+    }
+
+
+def main():
+    svg = plate()
+    (HERE / "plate.svg").write_text(svg, encoding="utf-8")
+    with zipfile.ZipFile(HERE / "plot-27.chalk", "w", zipfile.ZIP_DEFLATED) as chalk:
+        for name, text in (("job.json", json.dumps(job(svg), indent=2) + "\n"), ("sources/1-plate.svg", svg)):
+            entry = zipfile.ZipInfo(name, (1980, 1, 1, 0, 0, 0))
+            entry.compress_type = zipfile.ZIP_DEFLATED
+            chalk.writestr(entry, text)
+
+
+if __name__ == "__main__":
+    main()

@@ -1,0 +1,40 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <string>
+#include <vector>
+
+#include "inputs.hpp"
+
+// One function a command: it prints its result and returns the exit code.
+namespace chalkline::cli {
+
+struct ArtOptions {
+    std::vector<std::string> files;
+    bool json = false;
+    std::string png;
+    double dpi = 96;
+    bool outline = false;
+    std::string ink;  ///< only this one, '#rrggbb:fill'
+};
+int run_art(const ArtOptions& options);
+
+struct PlanCommand {
+    std::string file, output;
+    JobOptions job;
+    bool json = false;
+};
+int run_plan(const PlanCommand& command);
+int run_check(const PlanCommand& command);
+
+struct MachineCommand {
+    std::string file, port;
+    JobOptions job;
+    bool json = false;
+    bool no_home = false;
+};
+int run_ports(bool json);
+int run_probe(const MachineCommand& command);
+int run_frame(const MachineCommand& command);
+int run_burn(const MachineCommand& command);
+
+}  // namespace chalkline::cli

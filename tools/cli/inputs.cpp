@@ -1,0 +1,168 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "inputs.hpp"
+
+#include <algorithm>
+
+#include <chalkline/art/reader.hpp>
+#include <chalkline/base/file.hpp>
+#include <chalkline/base/units_text.hpp>
+#include <chalkline/job/chalk_file.hpp>
+#include <chalkline/job/edits.hpp>
+
+#include "output.hpp"
+
+namespace chalkline::cli {
+namespace {
+
+std::vector<std::string> split(const std::string& text, char separator) {
+    std::vector<std::string> parts;
+    std::size_t at = 0;
+    while (true) {
+        const auto end = text.find(separator, at);
+        parts.push_back(text.substr(at, end - at));
+        if (end == std::string::npos) return parts;
+        at = end + 1;
+    }
+}
+
+/// One `--step`: which inks, and their settings.
+struct StepRequest {
+    std::optional<Ink> ink;  ///< nothing: all
+    steps::StepSettings settings;
+};
+
+/// Sets one "key=value"; an error for keys and values that mean nothing.
+Result<void> apply_key(steps::StepSettings& settings, const std::string& key, const std::string& value,
+                       const std::string& whole) {
+    const auto bad = [&] { return fail(error::bad_step, {{"text", whole}}); };
+    if (key == "power") {
+        const auto power = parse_power(value);
+        if (!power) return bad();
+        settings.power = *power;
+    } else if (key == "speed") {
+        const auto speed = parse_speed(value, SpeedUnit::mm_per_min);
+        if (!speed) return bad();
+        settings.speed = *speed;
+    } else if (key == "passes") {
+        const auto passes = parse_power(value);
+        if (!passes || passes->percent() != static_cast<int>(passes->percent())) return bad();
+        settings.passes = static_cast<int>(passes->percent());
+    } else if (key == "pitch") {
+        const auto pitch = parse_length(value, LengthUnit::mm);
+        if (!pitch) return bad();
+        settings.line_pitch = *pitch;
+    } else if (key == "air") {
+        if (value != "on" && value != "off") return bad();
+        settings.air = value == "on";
+    } else {
+        static const std::vector<std::string> later{"angle", "direction", "kerf", "perforation", "order", "bridges"};
+        if (std::find(later.begin(), later.end(), key) != later.end())
+            return fail(error::not_built_yet, {{"what", "--step " + key}});
+        return bad();
+    }
+    return {};
+}
+
+Result<StepRequest> parse_step(const std::string& text) {
+    const auto equals = text.find('=');
+    if (equals == std::string::npos) return fail(error::bad_step, {{"text", text}});
+    StepRequest request;
+    const std::string ink = text.substr(0, equals);
+    if (ink == "picture") return fail(error::not_built_yet, {{"what", "--step picture"}});
+    if (ink != "*") {
+        request.ink = parse_ink(ink);
+        if (!request.ink) return fail(error::bad_step, {{"text", text}});
+    }
+    const auto parts = split(text.substr(equals + 1), ',');
+    if (parts[0] == "picture") return fail(error::not_built_yet, {{"what", "--step …=picture"}});
+    const auto kind = steps::parse_kind(parts[0]);
+    if (!kind) return fail(error::bad_step, {{"text", text}});
+    request.settings = steps::starting_point(*kind);
+    for (std::size_t i = 1; i < parts.size(); ++i) {
+        const auto split_at = parts[i].find('=');
+        if (split_at == std::string::npos) return fail(error::bad_step, {{"text", text}});
+        if (auto set = apply_key(request.settings, parts[i].substr(0, split_at), parts[i].substr(split_at + 1), text); !set)
+            return tl::unexpected(set.error());
+    }
+    return request;
+}
+
+Result<job::Job> apply_steps(job::Job job, const std::vector<std::string>& texts, Speed top_speed) {
+    for (const std::string& text : texts) {
+        const auto request = parse_step(text);
+        if (!request) return tl::unexpected(request.error());
+        job = job::add_step(std::move(job), request->settings.kind);
+        const job::Id id = job.last_id;
+        auto changed = job::change_settings(std::move(job), id, request->settings, top_speed);
+        if (!changed) return changed;
+        job = std::move(*changed);
+        for (const auto& routed : job::routed_inks(job))
+            if (!request->ink || *request->ink == routed.ink) job = *job::route_ink(std::move(job), routed.ink, id);
+    }
+    std::erase_if(job.steps, [](const job::Step& step) { return step.inks.empty(); });
+    return job;
+}
+
+Result<geometry::Point> parse_place(const std::string& text) {
+    const auto parts = split(text, ',');
+    if (parts.size() == 2) {
+        const auto x = parse_length(parts[0], LengthUnit::mm), y = parse_length(parts[1], LengthUnit::mm);
+        if (x && y) return geometry::Point{x->mm(), y->mm()};
+    }
+    return fail(error::bad_place, {{"text", text}});
+}
+
+Result<job::Job> apply_options(job::Job job, const JobOptions& options, const machine::MachineProfile& machine) {
+    if (!options.steps.empty()) {
+        auto changed = apply_steps(std::move(job), options.steps, machine.top_speed());
+        if (!changed) return changed;
+        job = std::move(*changed);
+    }
+    if (!options.place.empty()) {
+        const auto place = parse_place(options.place);
+        if (!place) return tl::unexpected(place.error());
+        job = job::place_art(std::move(job), *place);
+    }
+    return job;
+}
+
+}  // namespace
+
+Result<machine::MachineProfile> load_machine(const std::string& path) {
+    if (path.empty()) return machine::MachineProfile{};
+    const auto bytes = read_file(path);
+    if (!bytes) return tl::unexpected(bytes.error());
+    return machine::parse_profile(*bytes, path);
+}
+
+Result<Input> load_input(const std::string& path, const JobOptions& options, const machine::MachineProfile& machine) {
+    auto bytes = read_file(path);
+    if (!bytes) return tl::unexpected(bytes.error());
+    Result<job::Job> job;
+    if (bytes->starts_with("PK")) {
+        job = job::parse_chalk(*bytes, path);
+    } else {
+        const auto source = std::make_shared<const std::string>(std::move(*bytes));
+        const auto first = source->find_first_not_of(" \t\r\n");
+        // G-code begins with a letter, a comment or a percent sign; drawings with '<' or a byte order mark.
+        const char head = first == std::string::npos ? '\0' : (*source)[first];
+        if ((head >= 'A' && head <= 'Z') || head == '(' || head == ';' || head == '%' || head == '$')
+            if (path.size() < 4 || !path.ends_with(".svg")) return Input{source};
+        auto art = art::read(source, path.substr(path.find_last_of('/') + 1));
+        if (!art) {
+            art.error().file = path;
+            return tl::unexpected(art.error());
+        }
+        job = job::add_art({}, std::make_shared<const art::Artwork>(std::move(*art)), machine);
+    }
+    if (job) job = apply_options(std::move(*job), options, machine);
+    if (!job) return tl::unexpected(job.error());
+    return Input{std::move(*job)};
+}
+
+Result<planning::PlanOptions> plan_options(const JobOptions& options) {
+    return planning::PlanOptions{options.order == "as-drawn" ? planning::PathOrder::as_drawn
+                                                             : planning::PathOrder::nearest};
+}
+
+}  // namespace chalkline::cli

@@ -1,0 +1,45 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <nlohmann/json.hpp>
+#include <string>
+
+#include <chalkline/base/result.hpp>
+#include <chalkline/geometry/point.hpp>
+#include <chalkline/planning/checks.hpp>
+#include <chalkline/planning/program_checker.hpp>
+
+namespace chalkline::cli {
+
+using Json = nlohmann::ordered_json;
+
+/// How a command ended; the numbers are a promise to scripts.
+enum ExitCode { done = 0, check_failed = 1, wrong_use = 2, unreadable = 3, machine_trouble = 4, stopped = 5 };
+
+/// The exit code that goes with an error, by the library it comes from.
+int exit_code_of(const Error& error);
+
+/// Says the error on stderr, and on stdout as JSON when asked; returns its exit code.
+int report(const Error& error, bool json);
+
+void print(const Json& json);
+void print_line(const Json& json);  ///< in one line, flushed
+void print_text(const std::string& line);
+void say(const std::string& line);  ///< on stderr
+
+Json to_json(const geometry::Box& box);
+Json to_json(const planning::Check& check, const job::Job& job);
+Json to_json(const planning::ProgramFault& fault);
+
+/// Code of a notice as scripts see it: without the library, "unsupported-filter" for a feature.
+std::string short_code(const Notice& notice);
+
+namespace error {
+inline constexpr std::string_view not_built_yet = "cli.not-built-yet";
+inline constexpr std::string_view bad_step = "cli.bad-step";
+inline constexpr std::string_view bad_place = "cli.bad-place";
+inline constexpr std::string_view stopped = "cli.stopped";
+inline constexpr std::string_view program_unsafe = "cli.program-unsafe";
+inline constexpr std::string_view no_home = "cli.no-home";
+}  // namespace error
+
+}  // namespace chalkline::cli

@@ -1,0 +1,150 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <QCryptographicHash>
+
+#include <chalkline/base/file.hpp>
+#include <chalkline/base/units_text.hpp>
+#include <chalkline/machine/encoder.hpp>
+#include <chalkline/planning/checks.hpp>
+#include <chalkline/planning/program_checker.hpp>
+#include <chalkline/wording/wording.hpp>
+
+#include "commands.hpp"
+#include "output.hpp"
+
+namespace chalkline::cli {
+namespace {
+
+std::string sha256(const std::string& bytes) {
+    const QByteArray all = QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size()));
+    return QCryptographicHash::hash(all, QCryptographicHash::Sha256).toHex().toStdString();
+}
+
+bool blocks(const std::vector<planning::Check>& checks) {
+    return std::any_of(checks.begin(), checks.end(),
+                       [](const planning::Check& check) { return check.severity == planning::Severity::blocking; });
+}
+
+Json checks_json(const std::vector<planning::Check>& checks, const std::vector<planning::ProgramFault>& faults,
+                 const job::Job& job) {
+    Json list = Json::array();
+    for (const auto& check : checks) list.push_back(to_json(check, job));
+    for (const auto& fault : faults) list.push_back(to_json(fault));
+    return list;
+}
+
+void print_checks(const Json& checks) {
+    for (const Json& check : checks) {
+        std::string line = check["severity"].get<std::string>() + ": " + check["text"].get<std::string>();
+        if (check.contains("line")) line += " (line " + std::to_string(check["line"].get<int>()) + ": " + check["line_text"].get<std::string>() + ")";
+        print_text(line + ". " + check["help"].get<std::string>());
+    }
+}
+
+/// A program file stands for itself: the machine's limits alone.
+std::vector<planning::ProgramFault> check_text(std::shared_ptr<const std::string> text, const machine::MachineProfile& machine) {
+    machine::TextLines lines(std::move(text));
+    return planning::check_program(lines, {machine, {}, {}});
+}
+
+Json step_json(const planning::StepReport& report, const job::Step& step, const machine::MachineProfile& machine) {
+    const auto& s = step.settings;
+    const bool engrave = s.kind == steps::StepKind::engrave;
+    const bool reached = report.reached_speed >= s.speed.mm_per_min() * 0.99;
+    (void)machine;
+    return {{"name", wording::name(s.kind).toStdString()},
+            {"kind", std::string(steps::to_text(s.kind))},
+            {"power", s.power.percent()},
+            {"speed", s.speed.mm_per_min()},
+            {"passes", s.passes},
+            {"line_pitch_mm", engrave ? Json(s.line_pitch.mm()) : Json(nullptr)},
+            {"time_s", report.time.seconds()},
+            {"burn_mm", report.burn},
+            {"travel_mm", report.travel},
+            {"area_mm2", engrave ? Json(report.area) : Json(nullptr)},
+            {"reached_mm_min", report.reached_speed},
+            {"limited_by", reached ? "rate" : "acceleration"}};
+}
+
+}  // namespace
+
+int run_plan(const PlanCommand& command) {
+    const auto machine = load_machine(command.job.machine);
+    if (!machine) return report(machine.error(), command.json);
+    const auto input = load_input(command.file, command.job, *machine);
+    if (!input) return report(input.error(), command.json);
+    if (!input->job()) return report({std::string(error::not_built_yet), {{"what", "plan PROGRAM"}}, command.file, 0}, command.json);
+    const job::Job& job = *input->job();
+    const auto options = plan_options(command.job);
+    const auto plan = planning::plan(job, *machine, *options);
+    if (!plan) {
+        Error error = plan.error();
+        error.file = command.file;
+        return report(error, command.json);
+    }
+    const std::string text = machine::encode_all(plan->program, *machine);
+    machine::Encoder lines(plan->program, *machine);
+    const auto faults = planning::check_program(lines, planning::limits_of(job, *machine, plan->program));
+    const auto checks = planning::check_job(job, *machine);
+    if (!command.output.empty() && faults.empty())
+        if (auto written = replace_file(command.output, text); !written) return report(written.error(), command.json);
+
+    Json steps = Json::array();
+    for (const auto& step : plan->steps) steps.push_back(step_json(step, *job.step(step.step), *machine));
+    const Json list = checks_json(checks, faults, job);
+    if (command.json) {
+        print({{"job", command.file},
+               {"program",
+                {{"path", command.output.empty() || !faults.empty() ? Json(nullptr) : Json(command.output)},
+                 {"lines", std::count(text.begin(), text.end(), '\n')},
+                 {"bytes", text.size()},
+                 {"runs", plan->program.runs.size()},
+                 {"sha256", sha256(text)}}},
+               {"total_s", plan->total.seconds()},
+               {"bbox_burn_mm", to_json(plan->burn_box)},
+               {"bbox_move_mm", to_json(plan->move_box)},
+               {"travel_mm", plan->travel},
+               {"burn_mm", plan->burn},
+               {"steps", steps},
+               {"checks", list}});
+    } else {
+        for (const auto& step : plan->steps) {
+            const auto& s = job.step(step.step)->settings;
+            print_text(wording::name(s.kind).toStdString() + "  " + format_power(s.power) + " at " +
+                       format_speed(s.speed, SpeedUnit::mm_per_min) + "  " + wording::duration(step.time).toStdString());
+        }
+        print_text("total  " + wording::duration(plan->total).toStdString() + ", " + std::to_string(text.size()) + " bytes");
+        print_checks(list);
+    }
+    return blocks(checks) || !faults.empty() ? check_failed : done;
+}
+
+int run_check(const PlanCommand& command) {
+    const auto machine = load_machine(command.job.machine);
+    if (!machine) return report(machine.error(), command.json);
+    const auto input = load_input(command.file, command.job, *machine);
+    if (!input) return report(input.error(), command.json);
+    std::vector<planning::Check> checks;
+    std::vector<planning::ProgramFault> faults;
+    job::Job job;
+    if (input->job()) {
+        job = *input->job();
+        checks = planning::check_job(job, *machine);
+        if (const auto plan = planning::plan(job, *machine)) {
+            machine::Encoder lines(plan->program, *machine);
+            faults = planning::check_program(lines, planning::limits_of(job, *machine, plan->program));
+        }
+    } else {
+        faults = check_text(std::get<1>(input->content), *machine);
+    }
+    const bool good = !blocks(checks) && faults.empty();
+    const Json list = checks_json(checks, faults, job);
+    if (command.json)
+        print({{"path", command.file}, {"ok", good}, {"checks", list}});
+    else if (list.empty())
+        print_text("all checks pass");
+    else
+        print_checks(list);
+    return good ? done : check_failed;
+}
+
+}  // namespace chalkline::cli

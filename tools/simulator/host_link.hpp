@@ -1,0 +1,39 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <memory>
+#include <optional>
+#include <string>
+#include <string_view>
+
+#include <chalkline/base/result.hpp>
+#include <chalkline/pty/pty.hpp>
+
+namespace chalkline::sim {
+
+/// The bytes' way to and from the host: a pty, or one TCP connection at a time on the loopback address.
+class HostLink {
+   public:
+    static Result<HostLink> on_pty(const std::string& link);
+    static Result<HostLink> on_tcp(int port);
+    ~HostLink();
+    HostLink(HostLink&&) noexcept;
+
+    /// Waits at most `milliseconds` for bytes (or a signal) and returns what came. Empty: nothing came.
+    std::string receive(int milliseconds);
+    /// Sends or keeps for later; never blocks for long.
+    void send(std::string_view bytes);
+    /// A host is there. On a pty nobody can tell, so always.
+    bool connected() const;
+    /// A host has connected since the last call (TCP only).
+    bool take_new_connection();
+
+   private:
+    HostLink() = default;
+    void flush();
+    std::optional<pty::Pty> pty_;
+    int listener_ = -1, socket_ = -1;
+    bool fresh_ = false;
+    std::string unsent_;
+};
+
+}  // namespace chalkline::sim

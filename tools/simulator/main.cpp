@@ -1,0 +1,30 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <iostream>
+
+#include <chalkline/base/file.hpp>
+
+#include "serve.hpp"
+
+int main(int argc, char** argv) {
+    using namespace chalkline;
+    const auto [options, exit_code] = sim::parse_options(argc, argv);
+    if (exit_code) return *exit_code;
+
+    simulator::Controller controller(options.profile);
+    if (!options.settings.empty())
+        if (const auto kept = read_file(options.settings)) controller.load_settings(*kept);
+    simulator::DoseMap dose(options.profile.width, options.profile.depth, options.cells_per_mm, options.profile.spot);
+    controller.set_dose_map(&dose);
+    if (options.has_stock) controller.set_stock(options.piece.outline);
+
+    sim::install_signals();
+    auto link = options.tcp != 0 ? sim::HostLink::on_tcp(options.tcp) : sim::HostLink::on_pty(options.pty);
+    if (!link) {
+        std::cerr << "error: cannot serve on " << link.error().file << "\n";
+        return 4;
+    }
+    std::cout << "serving " << options.profile.name << " on "
+              << (options.tcp != 0 ? "tcp:127.0.0.1:" + std::to_string(options.tcp) : options.pty) << std::endl;
+    sim::serve(*link, controller, options);
+    return sim::write_results(options, controller, dose) ? 0 : 2;
+}

@@ -1,0 +1,30 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <optional>
+#include <string>
+
+#include <chalkline/machine/profile.hpp>
+#include <chalkline/simulator/material.hpp>
+
+namespace chalkline::sim {
+
+/// What the command line asked for.
+struct Options {
+    std::string pty;  ///< link to make; empty when TCP is used
+    int tcp = 0;      ///< port on the loopback address; 0 when a pty is used
+    machine::MachineProfile profile;
+    double speed = 1;  ///< virtual seconds a second; infinite: as fast as possible
+    simulator::Piece piece;
+    bool has_stock = false;
+    std::string picture, dose, report, settings;
+    double cells_per_mm = 10;
+};
+
+/// Reads the command line. When there is nothing to run (help, wrong use) `exit_code` says how to end.
+struct Parsed {
+    Options options;
+    std::optional<int> exit_code;
+};
+Parsed parse_options(int argc, char** argv);
+
+}  // namespace chalkline::sim

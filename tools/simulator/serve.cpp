@@ -1,0 +1,155 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "serve.hpp"
+
+#include <algorithm>
+#include <bit>
+#include <chrono>
+#include <cmath>
+#include <csignal>
+#include <cstring>
+#include <iostream>
+#include <utility>
+
+#include <chalkline/base/file.hpp>
+#include <chalkline/machine/encoder.hpp>
+#include <chalkline/pictures/png.hpp>
+
+namespace chalkline::sim {
+namespace {
+
+volatile std::sig_atomic_t end_asked = 0;
+volatile std::sig_atomic_t report_asked = 0;
+
+constexpr double quantum = 0.01;    // s of virtual time run at a stretch when nothing is answered
+constexpr double tick = 0.001;      // s of virtual time between looks for answers
+constexpr int host_patience = 100;  // ms a host that answered so far may take to send the next line
+constexpr int idle_patience = 2;    // ms for one that had nothing to send last time
+
+double wall() {
+    return std::chrono::duration<double>(std::chrono::steady_clock::now().time_since_epoch()).count();
+}
+
+bool write(const std::string& path, std::string_view bytes) {
+    if (path.empty() || replace_file(path, bytes)) return true;
+    std::cerr << "error: cannot write " << path << "\n";
+    return false;
+}
+
+/// docs/formats/simulator.md: "CKDOSE1\n", columns, rows (int32), cells a mm (float32), then float32 cells.
+std::string dose_bytes(const simulator::DoseMap& dose) {
+    static_assert(std::endian::native == std::endian::little);
+    std::string bytes = "CKDOSE1\n";
+    const auto put = [&](const auto& value) { bytes.append(reinterpret_cast<const char*>(&value), sizeof value); };
+    put(static_cast<std::int32_t>(dose.columns()));
+    put(static_cast<std::int32_t>(dose.rows()));
+    put(static_cast<float>(dose.cells_per_mm()));
+    bytes.append(reinterpret_cast<const char*>(dose.cells().data()), dose.cells().size() * sizeof(float));
+    return bytes;
+}
+
+class Server {
+   public:
+    Server(HostLink& link, simulator::Controller& controller, const Options& options)
+        : link_(link), controller_(controller), options_(options) {}
+
+    void run() {
+        double wall_before = wall();
+        double owed = 0;  // s of virtual time
+        while (end_asked == 0) {
+            if (report_asked != 0) {
+                report_asked = 0;
+                write(options_.report, to_json(controller_.report()));
+            }
+            const bool resting = controller_.at_rest();
+            take(resting ? 20 : 0);
+            if (link_.take_new_connection()) greet();
+            const double now = wall();
+            if (std::isinf(options_.speed)) {
+                // A machine at rest has nothing to hurry for: virtual time then is real time.
+                owed = resting ? now - wall_before : quantum;
+            } else {
+                owed = std::min(owed + (now - wall_before) * options_.speed, 0.2 * std::max(1.0, options_.speed));
+            }
+            wall_before = now;
+            if (owed < tick) {
+                take(1);
+                continue;
+            }
+            owed -= play(std::min(owed, quantum));
+        }
+    }
+
+   private:
+    /// Lets virtual time pass until something is answered; returns how much did.
+    double play(double seconds) {
+        double done = 0;
+        while (done < seconds) {
+            const double dt = std::min(tick, seconds - done);
+            controller_.advance(dt);
+            done += dt;
+            const std::string out = controller_.take_output();
+            if (out.empty()) continue;
+            link_.send(out);
+            // The clock stands while the host thinks about an answer that makes room, once it has all of the answer.
+            unfinished_ += out;
+            if (!unfinished_.ends_with('\n')) continue;
+            const bool makes_room = std::exchange(unfinished_, {}).find("ok") != std::string::npos;
+            if (makes_room) await_host();
+            return done;
+        }
+        return done;
+    }
+
+    /// With room for a longest line a host that has anything to say can say it; with less it may have to wait itself.
+    void await_host() {
+        while (controller_.room() > static_cast<int>(machine::longest_line)) {
+            host_answers_ = take(host_answers_ ? host_patience : idle_patience);
+            if (!host_answers_) return;
+        }
+    }
+
+    bool take(int milliseconds) {
+        const std::string bytes = link_.receive(milliseconds);
+        controller_.receive(bytes);
+        host_answers_ = host_answers_ || !bytes.empty();
+        return !bytes.empty();
+    }
+
+    /// A board behind a network module does not restart for a new connection, but it says hello.
+    void greet() { link_.send("\r\nGrbl 1.1h ['$' for help]\r\n"); }
+
+    HostLink& link_;
+    simulator::Controller& controller_;
+    const Options& options_;
+    bool host_answers_ = true;
+    std::string unfinished_;  ///< what was answered since the last whole line
+};
+
+}  // namespace
+
+void install_signals() {
+    struct sigaction action {};
+    action.sa_handler = [](int) { end_asked = 1; };
+    for (const int number : {SIGINT, SIGTERM, SIGHUP}) ::sigaction(number, &action, nullptr);
+    action.sa_handler = [](int) { report_asked = 1; };
+    ::sigaction(SIGUSR1, &action, nullptr);
+    std::signal(SIGPIPE, SIG_IGN);
+}
+
+void serve(HostLink& link, simulator::Controller& controller, const Options& options) {
+    Server(link, controller, options).run();
+}
+
+bool write_results(const Options& options, const simulator::Controller& controller, const simulator::DoseMap& dose) {
+    bool good = write(options.report, to_json(controller.report()));
+    good = write(options.settings, controller.settings_text()) && good;
+    if (!options.dose.empty()) good = write(options.dose, dose_bytes(dose)) && good;
+    if (!options.picture.empty() &&
+        !pictures::write_png(simulator::render(dose, options.piece), options.cells_per_mm, options.picture)) {
+        std::cerr << "error: cannot write " << options.picture << "\n";
+        good = false;
+    }
+    return good;
+}
+
+}  // namespace chalkline::sim

@@ -1,0 +1,38 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QString>
+
+#include <chalkline/base/result.hpp>
+#include <chalkline/base/units_text.hpp>
+#include <chalkline/machine/session.hpp>
+#include <chalkline/planning/checks.hpp>
+#include <chalkline/planning/program_checker.hpp>
+
+// Every sentence the user reads about errors, notices, checks and the machine, in one place, through translation.
+namespace chalkline::wording {
+
+/// A message in three parts: what happened, where, and what to do about it.
+struct Message {
+    QString what, where, help;
+    /// "what (where). help"
+    QString whole() const;
+};
+
+Message describe(const Error& error);
+/// One sentence without the count.
+QString describe(const Notice& notice);
+Message describe(const planning::Check& check);
+Message describe(const planning::ProgramFault& fault);
+
+QString name(steps::StepKind kind);
+/// "fill" or "line", with the count: "19 fills".
+QString count_of(InkKind kind, int shapes);
+/// What the machine is doing, for the rail: "Idle", "Burning", "Locked".
+QString state(const machine::Snapshot& snapshot);
+/// "6 min 38 s"
+QString duration(Duration time);
+
+/// True when a sentence exists for the code. A test asks for every code there is.
+bool knows(const std::string& code);
+
+}  // namespace chalkline::wording

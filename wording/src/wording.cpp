@@ -1,0 +1,147 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/wording/wording.hpp>
+
+#include <QCoreApplication>
+
+#include "sentences.hpp"
+
+namespace chalkline::wording {
+namespace {
+
+QString tr(const char* text) { return QCoreApplication::translate("wording", text); }
+
+QString text_of(const std::string& text) { return QString::fromStdString(text); }
+
+QString filled(const char* sentence, const Parameters& parameters) {
+    QString text = *sentence ? tr(sentence) : QString();
+    for (const auto& [name, value] : parameters) text.replace("{" + text_of(name) + "}", text_of(value));
+    return text;
+}
+
+/// The controller's numbers in a maker's words (public interface of Grbl 1.1).
+QString refusal(int number) {
+    switch (number) {
+        case 1:
+        case 2: return tr("it could not read the line");
+        case 3: return tr("it does not know this command");
+        case 5: return tr("finding home is switched off in its settings");
+        case 8: return tr("it is not idle");
+        case 9: return tr("it is locked");
+        case 11: return tr("the line is too long");
+        case 15: return tr("the move would leave its work area");
+        case 20: return tr("it does not support a word in the line");
+        case 22: return tr("no speed was set");
+        case 33: return tr("the target of the move makes no sense");
+        default: return tr("its reason is number %1").arg(number);
+    }
+}
+
+QString alarm(int number) {
+    switch (number) {
+        case 1: return tr("a limit switch was hit");
+        case 2: return tr("a move would have left the work area");
+        case 3: return tr("it was reset while moving");
+        case 4:
+        case 5: return tr("the probe did not find anything");
+        case 6:
+        case 7:
+        case 8:
+        case 9: return tr("home was not found");
+        default: return tr("its reason is number %1").arg(number);
+    }
+}
+
+Parameters with_reason(const Error& error) {
+    Parameters parameters = error.parameters;
+    for (const auto& [name, value] : error.parameters) {
+        if (name != "number") continue;
+        const int number = std::atoi(value.c_str());
+        parameters.emplace_back("reason", (error.code == machine::error::alarm ? alarm(number) : refusal(number)).toStdString());
+    }
+    return parameters;
+}
+
+Message from_sentence(const std::string& code, const Parameters& parameters) {
+    const Sentence* sentence = find_sentence(code);
+    if (!sentence) return {text_of(code), {}, {}};
+    return {filled(sentence->what, parameters), {}, filled(sentence->help, parameters)};
+}
+
+}  // namespace
+
+QString Message::whole() const {
+    QString text = what;
+    if (!where.isEmpty()) text += " (" + where + ")";
+    if (!text.endsWith('.') && !text.endsWith('?')) text += ".";
+    return help.isEmpty() ? text : text + " " + help;
+}
+
+Message describe(const Error& error) {
+    Message message = from_sentence(error.code, with_reason(error));
+    message.where = text_of(error.file);
+    if (error.line > 0) {
+        const QString line = tr("line %1").arg(error.line);
+        message.where = message.where.isEmpty() ? line : message.where + ", " + line;
+    }
+    return message;
+}
+
+QString describe(const Notice& notice) { return from_sentence(notice.code, notice.parameters).what; }
+
+Message describe(const planning::Check& check) { return from_sentence(check.code, check.parameters); }
+
+Message describe(const planning::ProgramFault& fault) {
+    Message message = from_sentence(fault.code, {});
+    if (fault.line > 0) message.where = tr("line %1: %2").arg(fault.line).arg(text_of(fault.text));
+    return message;
+}
+
+QString name(steps::StepKind kind) {
+    switch (kind) {
+        case steps::StepKind::engrave: return tr("Engrave");
+        case steps::StepKind::score: return tr("Score");
+        case steps::StepKind::cut: return tr("Cut");
+    }
+    return {};
+}
+
+QString count_of(InkKind kind, int shapes) {
+    if (kind == InkKind::fill) return shapes == 1 ? tr("1 fill") : tr("%1 fills").arg(shapes);
+    return shapes == 1 ? tr("1 line") : tr("%1 lines").arg(shapes);
+}
+
+QString state(const machine::Snapshot& s) {
+    using machine::Activity;
+    using machine::ControllerState;
+    if (!s.connected) return tr("Not connected");
+    if (s.activity == Activity::connecting) return tr("Connecting");
+    if (s.state == ControllerState::alarm) return tr("Locked");
+    if (s.activity == Activity::stopping) return tr("Stopping");
+    if (s.state == ControllerState::hold) return s.sub == 0 ? tr("Held") : tr("Holding");
+    if (s.state == ControllerState::door) return tr("Door open");
+    switch (s.activity) {
+        case Activity::homing: return tr("Finding home");
+        case Activity::jogging: return tr("Moving");
+        case Activity::framing: return tr("Framing");
+        case Activity::burning: return tr("Burning");
+        default: break;
+    }
+    switch (s.state) {
+        case ControllerState::idle: return tr("Idle");
+        case ControllerState::run: return tr("Running");
+        case ControllerState::jog: return tr("Moving");
+        case ControllerState::check: return tr("Checking");
+        case ControllerState::sleep: return tr("Asleep");
+        default: return tr("Waiting");
+    }
+}
+
+QString duration(Duration time) {
+    const auto seconds = static_cast<qint64>(time.seconds() + 0.5);
+    if (seconds >= 3600) return tr("%1 h %2 min").arg(seconds / 3600).arg(seconds % 3600 / 60, 2, 10, QChar('0'));
+    return tr("%1 min %2 s").arg(seconds / 60).arg(seconds % 60, 2, 10, QChar('0'));
+}
+
+bool knows(const std::string& code) { return find_sentence(code) != nullptr; }
+
+}  // namespace chalkline::wording
