@@ -1,0 +1,114 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "bed/art_layers.hpp"
+
+#include <algorithm>
+
+namespace chalkline::app {
+namespace {
+
+void append(QPainterPath& path, const std::vector<geometry::Polyline>& lines) {
+    for (const auto& line : lines) {
+        path.moveTo(line.points[0].x, line.points[0].y);
+        for (std::size_t i = 1; i < line.points.size(); ++i) path.lineTo(line.points[i].x, line.points[i].y);
+        if (line.closed) path.closeSubpath();
+    }
+}
+
+constexpr double drawn_tolerance = 0.02;  // mm: finer than a pixel at any useful zoom
+
+}  // namespace
+
+QTransform to_qt(const geometry::Transform& m) { return {m.a, m.b, m.c, m.d, m.e, m.f}; }
+
+QColor tone_of(const steps::StepSettings& settings, const machine::MachineProfile& machine, const theme::Roles& roles) {
+    const double all_passes = steps::dose(settings, machine.watts) * settings.passes;
+    return roles.burn_tone(steps::burn_tone(all_passes));
+}
+
+const std::vector<ArtLayers::Layer>& ArtLayers::of(const std::shared_ptr<const art::Artwork>& art) {
+    auto [found, fresh] = layers_.try_emplace(art);
+    if (!fresh) return found->second;
+    auto& layers = found->second;
+    std::map<Ink, std::size_t> lines_of;
+    for (const art::Shape& shape : art->shapes) {
+        const auto lines = shape.path.flatten({}, drawn_tolerance);
+        // Lines of an ink share a path. Every fill keeps its own, so that overlapping ones cut no holes.
+        const bool fill = shape.ink.kind == InkKind::fill;
+        const auto [index, first] = lines_of.try_emplace(shape.ink, layers.size());
+        if (fill || first) {
+            index->second = layers.size();
+            layers.push_back({shape.ink, {}});
+            layers.back().path.setFillRule(shape.rule == geometry::FillRule::even_odd ? Qt::OddEvenFill : Qt::WindingFill);
+        }
+        append(layers[index->second].path, lines);
+    }
+    return layers;
+}
+
+void ArtLayers::keep_only(const job::Job& job) {
+    std::erase_if(layers_, [&](const auto& entry) {
+        return std::none_of(job.motifs.begin(), job.motifs.end(), [&](const job::Motif& m) { return m.art == entry.first; });
+    });
+}
+
+template <class Draw>
+void ArtPainter::for_each_layer(QPainter& painter, const Camera& camera, Draw draw) const {
+    const auto place_of = [this](const Ink& ink) {
+        std::size_t i = 0;
+        while (i < job_.steps.size() &&
+               std::find(job_.steps[i].inks.begin(), job_.steps[i].inks.end(), ink) == job_.steps[i].inks.end())
+            ++i;
+        return i;
+    };
+    // In run order, what is not burned first, so that it lies below.
+    for (std::size_t turn = 0; turn <= job_.steps.size(); ++turn) {
+        const std::size_t step = turn == 0 ? job_.steps.size() : turn - 1;
+        for (const job::Motif& motif : job_.motifs) {
+            for (const ArtLayers::Layer& layer : layers_.of(motif.art)) {
+                if (place_of(layer.ink) != step) continue;
+                painter.setTransform(to_qt(motif.place) * camera.transform());
+                draw(layer, step < job_.steps.size() ? &job_.steps[step] : nullptr);
+            }
+        }
+    }
+    painter.resetTransform();
+}
+
+void ArtPainter::draw(QPainter& painter, const Camera& camera, const Highlight& highlight) const {
+    const auto pen = [&](const QColor& colour, double mm, double least_px) {
+        QPen line(colour, std::max(mm * camera.scale, least_px), Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin);
+        line.setCosmetic(true);
+        return line;
+    };
+    for_each_layer(painter, camera, [&](const ArtLayers::Layer& layer, const job::Step* step) {
+        const bool filled = step && step->settings.kind == steps::StepKind::engrave;
+        if (!step) {
+            QPen faint(roles_.control, 1, Qt::DotLine);
+            faint.setCosmetic(true);
+            painter.strokePath(layer.path, faint);
+        } else if (filled) {
+            painter.fillPath(layer.path, tone_of(step->settings, machine_, roles_));
+        } else {
+            const bool cut = step->settings.kind == steps::StepKind::cut;
+            painter.strokePath(layer.path, pen(tone_of(step->settings, machine_, roles_), machine_.spot, cut ? 2.2 : 1.2));
+        }
+        if (highlight.lights(layer.ink, step ? std::optional(step->id) : std::nullopt))
+            painter.strokePath(layer.path, pen(roles_.accent, 0, 2.4));
+    });
+}
+
+void ArtPainter::draw_out_of_bounds(QPainter& painter, const Camera& camera) const {
+    for_each_layer(painter, camera, [&](const ArtLayers::Layer& layer, const job::Step* step) {
+        if (!step) return;
+        QPen line(roles_.danger, 2);
+        line.setCosmetic(true);
+        painter.strokePath(layer.path, line);
+        if (step->settings.kind != steps::StepKind::engrave) return;
+        // A hatch in screen pixels, whatever the zoom.
+        QBrush hatch(roles_.danger, Qt::BDiagPattern);
+        hatch.setTransform(painter.transform().inverted());
+        painter.fillPath(layer.path, hatch);
+    });
+}
+
+}  // namespace chalkline::app

@@ -1,0 +1,68 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QPainter>
+#include <QPainterPath>
+#include <map>
+#include <optional>
+#include <vector>
+
+#include <chalkline/job/job.hpp>
+#include <chalkline/machine/profile.hpp>
+
+#include "bed/camera.hpp"
+#include "theme/theme.hpp"
+
+namespace chalkline::app {
+
+/// The art as painter paths in art coordinates (one for the lines of an ink, one for each fill): made once for each
+/// artwork, reused at every zoom and place.
+class ArtLayers {
+   public:
+    struct Layer {
+        Ink ink;
+        QPainterPath path;
+    };
+    /// The layers of an artwork; flattened the first time it is asked for.
+    const std::vector<Layer>& of(const std::shared_ptr<const art::Artwork>& art);
+    /// Forgets artworks the job no longer holds.
+    void keep_only(const job::Job& job);
+
+   private:
+    std::map<std::shared_ptr<const art::Artwork>, std::vector<Layer>> layers_;
+};
+
+/// What is lit on the bed while the pointer rests on a chip or a step.
+struct Highlight {
+    std::optional<Ink> ink;
+    std::optional<job::Id> step;
+    bool lights(const Ink& candidate, const std::optional<job::Id>& burned_by) const {
+        return (ink && *ink == candidate) || (step && burned_by && *step == *burned_by);
+    }
+};
+
+/// Draws the art as it will look burned: fills and lines in the tone of their step's dose, cuts dark and as wide as
+/// the beam; left-out inks as faint dashes.
+class ArtPainter {
+   public:
+    ArtPainter(const job::Job& job, const machine::MachineProfile& machine, const theme::Roles& roles, ArtLayers& layers)
+        : job_(job), machine_(machine), roles_(roles), layers_(layers) {}
+
+    void draw(QPainter& painter, const Camera& camera, const Highlight& highlight) const;
+    /// What is burned, hatched in the colour of danger; clip the painter first.
+    void draw_out_of_bounds(QPainter& painter, const Camera& camera) const;
+
+   private:
+    template <class Draw>
+    void for_each_layer(QPainter& painter, const Camera& camera, Draw draw) const;
+    const job::Job& job_;
+    const machine::MachineProfile& machine_;
+    const theme::Roles& roles_;
+    ArtLayers& layers_;
+};
+
+/// The tone a step burns in.
+QColor tone_of(const steps::StepSettings& settings, const machine::MachineProfile& machine, const theme::Roles& roles);
+
+QTransform to_qt(const geometry::Transform& map);
+
+}  // namespace chalkline::app

@@ -1,0 +1,62 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QDateTime>
+#include <QObject>
+#include <QString>
+#include <QUndoStack>
+
+#include <chalkline/base/result.hpp>
+#include <chalkline/job/job.hpp>
+
+namespace chalkline::app {
+
+/// What of the job is no longer what it was. Values add up.
+enum class JobChange : unsigned { none = 0, art = 1, place = 2, steps = 4, stock = 8, file = 16, everything = 31 };
+inline JobChange operator|(JobChange a, JobChange b) {
+    return static_cast<JobChange>(static_cast<unsigned>(a) | static_cast<unsigned>(b));
+}
+inline bool touches(JobChange change, JobChange part) {
+    return (static_cast<unsigned>(change) & static_cast<unsigned>(part)) != 0;
+}
+
+/// The open job: its value, its file and its history. Views draw from `job()` and redraw on `changed`; nothing else
+/// tells them anything, and none of them writes to the job but through `edit`.
+class JobDocument : public QObject {
+    Q_OBJECT
+   public:
+    explicit JobDocument(QObject* parent = nullptr);
+
+    const job::Job& job() const { return job_; }
+    QUndoStack& history() { return history_; }
+
+    /// Makes `edited` the job as one named step of the history. Edits with the same `merge` other than 0 that follow
+    /// each other become one (a drag). An error leaves the job as it was and is returned.
+    Result<void> edit(const QString& name, Result<job::Job> edited, JobChange change, int merge = 0);
+    /// Ends merging: the next edit is a step of its own.
+    void end_merge() { ++merge_epoch_; }
+
+    /// Takes a job as freshly opened from `path` (empty: a new one).
+    void replace(job::Job job, const QString& path);
+    Result<void> save(const QString& path);
+
+    QString path() const { return path_; }
+    /// "Plot 27", or "New job".
+    QString title() const;
+    bool unsaved() const { return !history_.isClean(); }
+    QDateTime saved_at() const { return saved_at_; }
+
+   Q_SIGNALS:
+    void changed(chalkline::app::JobChange change);
+
+   private:
+    class Edit;
+    void set(const job::Job& job, JobChange change);
+
+    job::Job job_;
+    QUndoStack history_;
+    QString path_;
+    QDateTime saved_at_;
+    int merge_epoch_ = 0;
+};
+
+}  // namespace chalkline::app

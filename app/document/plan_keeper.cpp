@@ -1,0 +1,62 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "document/plan_keeper.hpp"
+
+#include <algorithm>
+
+namespace chalkline::app {
+namespace {
+
+geometry::Polyline outline_of(const geometry::Box& b) {
+    return {{{b.left, b.bottom}, {b.right, b.bottom}, {b.right, b.top}, {b.left, b.top}}, true};
+}
+
+}  // namespace
+
+bool Planned::may_burn() const {
+    return plan && faults.empty() && std::none_of(checks.begin(), checks.end(), [](const planning::Check& check) {
+               return check.severity == planning::Severity::blocking;
+           });
+}
+
+Planned work_out(const job::Job& job, const machine::MachineProfile& machine, const Watch& watch) {
+    Planned planned;
+    planned.checks = planning::check_job(job, machine);
+    planned.burned = planning::burned_bounds(job);
+    planned.off_bed = planning::overhang(job, outline_of(machine.bed()));
+    if (job.stock) planned.off_stock = planning::overhang(job, job.stock->outline());
+    auto plan = planning::plan(job, machine, {}, watch);
+    if (!plan) {
+        planned.error = plan.error();
+        return planned;
+    }
+    machine::Encoder checked(plan->program, machine);
+    planned.faults = planning::check_program(checked, planning::limits_of(job, machine, plan->program));
+    machine::Encoder counted(plan->program, machine);
+    for (machine::ProgramLine line; !watch.cancelled() && counted.next(line);) ++planned.lines;
+    planned.plan = std::make_shared<const planning::Plan>(std::move(*plan));
+    return planned;
+}
+
+PlanKeeper::PlanKeeper(JobDocument& document, machine::MachineProfile machine, QObject* parent)
+    : QObject(parent), document_(document), machine_(std::move(machine)) {
+    connect(&document_, &JobDocument::changed, this, [this](JobChange change) {
+        if (change != JobChange::file) start();
+    });
+}
+
+void PlanKeeper::start() {
+    if (document_.job().motifs.empty()) {
+        runner_.cancel();
+        planned_ = {};
+        Q_EMIT changed();
+        return;
+    }
+    runner_.start([job = document_.job(), machine = machine_](const Watch& watch) { return work_out(job, machine, watch); },
+                  [this](Planned planned) {
+                      planned_ = std::move(planned);
+                      Q_EMIT changed();
+                  });
+    Q_EMIT changed();
+}
+
+}  // namespace chalkline::app

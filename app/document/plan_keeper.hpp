@@ -1,0 +1,58 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QObject>
+#include <memory>
+#include <optional>
+#include <vector>
+
+#include <chalkline/machine/profile.hpp>
+#include <chalkline/planning/checks.hpp>
+#include <chalkline/planning/plan.hpp>
+#include <chalkline/planning/program_checker.hpp>
+
+#include "document/job_document.hpp"
+#include "tasks/task_runner.hpp"
+
+namespace chalkline::app {
+
+/// Everything worked out from one state of the job.
+struct Planned {
+    std::shared_ptr<const planning::Plan> plan;  ///< null when there is an error
+    std::optional<Error> error;
+    std::vector<planning::Check> checks;
+    std::vector<planning::ProgramFault> faults;  ///< of the encoded program; none when it may be sent
+    std::int64_t lines = 0;
+    geometry::Box burned;
+    double off_stock = 0, off_bed = 0;  ///< mm
+
+    bool may_burn() const;
+};
+
+/// Works out job, machine and drawing rules into a Planned value.
+Planned work_out(const job::Job& job, const machine::MachineProfile& machine, const Watch& watch);
+
+/// Keeps the newest plan of the document, worked out in the background after every change.
+class PlanKeeper : public QObject {
+    Q_OBJECT
+   public:
+    PlanKeeper(JobDocument& document, machine::MachineProfile machine, QObject* parent = nullptr);
+
+    const Planned& planned() const { return planned_; }
+    /// The plan shown belongs to an older state of the job; a newer one is being worked out.
+    bool stale() const { return runner_.running(); }
+    /// Plan and job agree, and the program may be sent.
+    bool ready() const { return !stale() && planned_.may_burn(); }
+
+   Q_SIGNALS:
+    void changed();
+
+   private:
+    void start();
+
+    JobDocument& document_;
+    machine::MachineProfile machine_;
+    Planned planned_;
+    TaskRunner runner_;
+};
+
+}  // namespace chalkline::app

@@ -1,0 +1,93 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "line/line_state.hpp"
+
+#include <QCoreApplication>
+#include <algorithm>
+#include <cmath>
+
+#include <chalkline/job/edits.hpp>
+#include <chalkline/wording/wording.hpp>
+
+namespace chalkline::app {
+namespace {
+
+QString tr(const char* text, int n = -1) { return QCoreApplication::translate("line", text, nullptr, n); }
+
+QString mm(double value) { return QString::fromStdString(format_number(value, value < 10 ? 1 : 0)); }
+
+MarkFact art_fact(const job::Job& job, const Planned& planned) {
+    if (job.motifs.empty()) return {MarkState::not_yet, tr("nothing yet")};
+    const auto count = job.motifs.size();
+    QString fact = count == 1 ? tr("1 piece") : tr("%1 pieces").arg(count);
+    if (!planned.burned.empty())
+        fact += tr(" · %1 × %2 mm").arg(mm(planned.burned.width()), mm(planned.burned.height()));
+    return {MarkState::done, fact};
+}
+
+MarkFact steps_fact(const job::Job& job) {
+    if (job.motifs.empty()) return {MarkState::not_yet, {}};
+    const auto inks = job::routed_inks(job);
+    const auto loose = std::count_if(inks.begin(), inks.end(), [](const auto& ink) { return !ink.step && !ink.left_out; });
+    if (loose > 0) return {MarkState::attention, loose == 1 ? tr("1 ink without a step") : tr("%1 inks without a step").arg(loose)};
+    if (job::order_fault(job)) return {MarkState::attention, tr("a cut comes too early")};
+    const auto used = std::count_if(job.steps.begin(), job.steps.end(), [](const job::Step& s) { return !s.inks.empty(); });
+    if (used == 0) return {MarkState::not_yet, tr("no step burns anything")};
+    QString fact = used == 1 ? tr("1 step") : tr("%1 steps").arg(used);
+    const bool cut = !job.steps.empty() && job.steps.back().settings.kind == steps::StepKind::cut && used > 1;
+    return {MarkState::done, cut ? fact + tr(" · cut last") : fact};
+}
+
+MarkFact stock_fact(const job::Job& job, const Planned& planned) {
+    if (planned.off_bed > 0) return {MarkState::attention, tr("%1 mm off the bed").arg(mm(planned.off_bed))};
+    if (!job.stock) return {MarkState::not_yet, tr("no piece set")};
+    if (planned.off_stock > 0) return {MarkState::attention, tr("%1 mm off the stock").arg(mm(planned.off_stock))};
+    return {MarkState::done, tr("%1 %2 mm").arg(QString::fromStdString(job.stock->material).toLower(), mm(job.stock->thickness.mm()))};
+}
+
+MarkFact rehearse_fact(const job::Job& job, const PlanKeeper& plans) {
+    if (job.motifs.empty()) return {MarkState::not_yet, {}};
+    if (plans.stale()) return {MarkState::not_yet, tr("planning…")};
+    if (plans.planned().error) return {MarkState::attention, wording::describe(*plans.planned().error).what};
+    if (!plans.planned().plan) return {MarkState::not_yet, {}};
+    return {MarkState::done, tr("about %1").arg(wording::duration(plans.planned().plan->total))};
+}
+
+MarkFact frame_fact(const job::Job& job, const MachineLink& machine, const BurnDesk& desk) {
+    if (machine.snapshot().activity == machine::Activity::framing) return {MarkState::not_yet, tr("framing…")};
+    if (const auto at = desk.framed_at()) return {MarkState::done, tr("framed %1").arg(at->toString("hh:mm"))};
+    return {MarkState::not_yet, job.motifs.empty() ? QString() : tr("not framed yet")};
+}
+
+MarkFact burn_fact(const job::Job& job, const MachineLink& machine, const BurnDesk& desk) {
+    if (desk.burning())
+        return {MarkState::not_yet, tr("burning · %1 %").arg(static_cast<int>(std::floor(desk.share_done() * 100)))};
+    if (desk.trouble()) return {MarkState::attention, desk.trouble()->what};
+    if (const auto at = desk.burned_at()) return {MarkState::done, tr("burned %1").arg(at->toString("hh:mm"))};
+    if (job.motifs.empty()) return {MarkState::not_yet, {}};
+    if (!machine.connected()) return {MarkState::not_yet, tr("no machine connected")};
+    if (const auto why = desk.obstacle()) return {MarkState::not_yet, why->what.left(1).toLower() + why->what.mid(1)};
+    return {MarkState::not_yet, desk.framed_at() ? tr("ready") : tr("ready, not framed")};
+}
+
+}  // namespace
+
+LineFacts line_facts(const JobDocument& document, const PlanKeeper& plans, const MachineLink& machine, const BurnDesk& desk) {
+    const job::Job& job = document.job();
+    return {art_fact(job, plans.planned()),  steps_fact(job),
+            stock_fact(job, plans.planned()), rehearse_fact(job, plans),
+            frame_fact(job, machine, desk),   burn_fact(job, machine, desk)};
+}
+
+QString name(Mark mark) {
+    switch (mark) {
+        case Mark::art: return tr("Art");
+        case Mark::steps: return tr("Steps");
+        case Mark::stock: return tr("Stock");
+        case Mark::rehearse: return tr("Rehearse");
+        case Mark::frame: return tr("Frame");
+        case Mark::burn: return tr("Burn");
+    }
+    return {};
+}
+
+}  // namespace chalkline::app

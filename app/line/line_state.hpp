@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QString>
+#include <array>
+
+#include "document/job_document.hpp"
+#include "document/plan_keeper.hpp"
+#include "session/burn_desk.hpp"
+#include "session/machine_link.hpp"
+
+namespace chalkline::app {
+
+enum class Mark { art, steps, stock, rehearse, frame, burn };
+inline constexpr int mark_count = 6;
+
+enum class MarkState { not_yet, done, attention };
+
+/// One mark of the line: its state and its one true line of fact.
+struct MarkFact {
+    MarkState state = MarkState::not_yet;
+    QString fact;
+    bool operator==(const MarkFact&) const = default;
+};
+using LineFacts = std::array<MarkFact, mark_count>;
+
+/// What the line says now, computed from the job, the plan and the machine; never ticked by hand.
+LineFacts line_facts(const JobDocument& document, const PlanKeeper& plans, const MachineLink& machine, const BurnDesk& desk);
+
+QString name(Mark mark);
+
+}  // namespace chalkline::app

@@ -1,0 +1,49 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QObject>
+#include <QStringList>
+#include <functional>
+
+#include <chalkline/machine/profile.hpp>
+#include <chalkline/wording/wording.hpp>
+
+#include "document/job_document.hpp"
+#include "tasks/task_runner.hpp"
+
+namespace chalkline::app {
+
+/// Everything between the document and the disk: opening and saving jobs, bringing in art. Reading happens off the GUI
+/// thread; changes that were not saved are never thrown away unasked.
+class JobFiles : public QObject {
+    Q_OBJECT
+   public:
+    JobFiles(JobDocument& document, machine::MachineProfile machine, QWidget* window);
+
+    /// Jobs are opened, anything else is brought in as art.
+    void open(const QStringList& paths);
+    void ask_and_open();
+    void new_job();
+    /// Saves where the job lives, or asks for a place first. `then` runs after it worked.
+    void save(std::function<void()> then = {});
+    /// Runs `action` at once when nothing would be lost, after an answer otherwise.
+    void guard(std::function<void()> action);
+    bool busy() const { return reader_.running(); }
+
+   Q_SIGNALS:
+    void message(const chalkline::wording::Message& message);
+    /// Art was added or a job opened.
+    void opened();
+    void busy_changed();
+
+   private:
+    void open_job(const QString& path);
+    void add_art(const QStringList& paths);
+    void save_to(const QString& path, const std::function<void()>& then);
+
+    JobDocument& document_;
+    machine::MachineProfile machine_;
+    QWidget* window_;
+    TaskRunner reader_;
+};
+
+}  // namespace chalkline::app

@@ -1,0 +1,284 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "mainwindow/main_window.hpp"
+
+#include <QApplication>
+#include <QCloseEvent>
+#include <QDragEnterEvent>
+#include <QHBoxLayout>
+#include <QLineEdit>
+#include <QMimeData>
+#include <QPointer>
+#include <QShortcut>
+#include <QVBoxLayout>
+
+#include <chalkline/ports/ports.hpp>
+
+#include "trays/art_tray.hpp"
+#include "trays/burn_tray.hpp"
+#include "trays/frame_tray.hpp"
+#include "trays/rehearse_tray.hpp"
+#include "trays/stock_tray.hpp"
+#include "widgets/sheet.hpp"
+
+namespace chalkline::app {
+namespace {
+
+constexpr int tray_width = 372;  // px
+
+QStringList files_of(const QMimeData* data) {
+    QStringList files;
+    for (const QUrl& url : data->urls())
+        if (url.isLocalFile()) files << url.toLocalFile();
+    return files;
+}
+
+}  // namespace
+
+MainWindow::MainWindow(const WindowOptions& options)
+    : options_(options),
+      roles_(theme::light()),
+      plans_(document_, options.profile),
+      machine_(options.profile),
+      desk_(document_, plans_, machine_) {
+    setObjectName("window");
+    setWindowTitle("Chalkline");
+    setAcceptDrops(true);
+    setMinimumSize(1100, 700);
+    resize(1280, 800);
+    setStyleSheet(theme::style_sheet(roles_));
+    files_ = new JobFiles(document_, options.profile, this);
+    build();
+    add_shortcuts();
+    qApp->installEventFilter(this);
+
+    connect(files_, &JobFiles::message, this, &MainWindow::show_message);
+    connect(files_, &JobFiles::opened, this, [this] { choose(document_.job().stock ? Mark::steps : Mark::art); });
+    connect(&sample_, &SampleMachine::serving, this, [this](const QString& port) { machine_.connect_to(port, tr("simulated")); });
+    connect(&sample_, &SampleMachine::failed, this, [this](const QString& reason) {
+        show_message(wording::describe(Error{"app.simulator-missing", {{"reason", reason.toStdString()}}, {}, 0}));
+    });
+    connect(&machine_, &MachineLink::failed, this, [this](machine::Activity, const Error& error) {
+        show_message(wording::describe(error));
+    });
+    connect(&machine_, &MachineLink::changed, this, [this] {
+        // Once the machine runs again or rests, the next Esc is a first one.
+        const auto& now = machine_.snapshot();
+        const bool held = now.state == machine::ControllerState::hold;
+        if (!machine_.active() || (hold_asked_ && !held && now.activity == machine::Activity::none)) hold_asked_ = false;
+    });
+    for (auto signal : {&BurnDesk::changed}) connect(&desk_, signal, this, &MainWindow::show_line);
+    connect(&document_, &JobDocument::changed, this, &MainWindow::show_line);
+    connect(&machine_, &MachineLink::changed, this, &MainWindow::show_line);
+    show_line();
+}
+
+MainWindow::~MainWindow() {
+    qApp->removeEventFilter(this);
+    // Children listen to members that go first otherwise.
+    document_.disconnect();
+    plans_.disconnect();
+    machine_.disconnect();
+    desk_.disconnect();
+    qDeleteAll(findChildren<QWidget*>(Qt::FindDirectChildrenOnly));
+}
+
+void MainWindow::build() {
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(0, 0, 0, 0);
+    all->setSpacing(0);
+    top_ = new TopBar(document_, roles_, this);
+    line_ = new ChalkLine(roles_, this);
+    strip_ = new MessageStrip(roles_, this);
+    bed_ = new BedView(document_, plans_, machine_, desk_, roles_, this);
+    rail_ = new MachineRail(machine_, roles_, this);
+    trays_ = new QStackedWidget(this);
+    trays_->setFixedWidth(tray_width);
+
+    const TrayContext context{document_, plans_, machine_, desk_, *bed_, roles_};
+    const auto add_tray = [this](QWidget* tray) {
+        auto* page = new QWidget;
+        page->setObjectName("trayPage");
+        auto* inside = new QVBoxLayout(page);
+        inside->setContentsMargins(16, 14, 16, 14);
+        inside->addWidget(tray);
+        auto* scroll = new QScrollArea;
+        scroll->setObjectName("trayScroll");
+        scroll->setWidget(page);
+        scroll->setWidgetResizable(true);
+        scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+        scroll->setFocusPolicy(Qt::NoFocus);
+        trays_->addWidget(scroll);
+    };
+    auto* art = new ArtTray(context);
+    steps_tray_ = new StepsTray(context);
+    auto* burn = new BurnTray(context);
+    for (QWidget* tray : std::initializer_list<QWidget*>{art, steps_tray_, new StockTray(context), new RehearseTray(context),
+                                                         new FrameTray(context), burn})
+        add_tray(tray);
+
+    auto* middle = new QHBoxLayout;
+    middle->setSpacing(0);
+    middle->addWidget(bed_, 1);
+    auto* edge = new QWidget(this);
+    edge->setObjectName("tray");
+    auto* edge_layout = new QHBoxLayout(edge);
+    edge_layout->setContentsMargins(1, 0, 0, 0);
+    edge_layout->addWidget(trays_);
+    middle->addWidget(edge);
+    all->addWidget(top_);
+    all->addWidget(line_);
+    all->addWidget(strip_);
+    all->addLayout(middle, 1);
+    all->addWidget(rail_);
+
+    connect(top_, &TopBar::new_wanted, files_, &JobFiles::new_job);
+    connect(top_, &TopBar::open_wanted, files_, &JobFiles::ask_and_open);
+    connect(top_, &TopBar::save_wanted, this, [this] { files_->save(); });
+    connect(line_, &ChalkLine::chose, this, &MainWindow::choose);
+    connect(art, &ArtTray::add_files_wanted, files_, &JobFiles::ask_and_open);
+    connect(burn, &BurnTray::burn_wanted, this, &MainWindow::open_ready_sheet);
+    connect(rail_, &MachineRail::connection_wanted, this, &MainWindow::open_connection_sheet);
+    connect(steps_tray_, &StepsTray::refused, this, [this](const Error& error) { show_message(wording::describe(error)); });
+}
+
+void MainWindow::add_shortcuts() {
+    const auto add = [this](const QKeySequence& keys, auto action) {
+        connect(new QShortcut(keys, this), &QShortcut::activated, this, action);
+    };
+    add(QKeySequence::New, [this] { files_->new_job(); });
+    add(QKeySequence::Open, [this] { files_->ask_and_open(); });
+    add(QKeySequence::Save, [this] { files_->save(); });
+    add(QKeySequence("Ctrl+Z"), [this] { document_.history().undo(); });
+    add(QKeySequence("Ctrl+Shift+Z"), [this] { document_.history().redo(); });
+    add(QKeySequence("F"), [this] {
+        choose(Mark::frame);
+        desk_.frame();
+    });
+    add(QKeySequence("R"), [this] { choose(Mark::rehearse); });
+    add(QKeySequence("Ctrl+Return"), [this] {
+        choose(Mark::burn);
+        open_ready_sheet();
+    });
+}
+
+void MainWindow::choose(Mark mark) {
+    line_->choose(mark);
+    trays_->setCurrentIndex(static_cast<int>(mark));
+}
+
+void MainWindow::show_line() {
+    line_->show_facts(line_facts(document_, plans_, machine_, desk_));
+    setWindowTitle(document_.title() + " — Chalkline");
+}
+
+void MainWindow::connect_sample_machine() { sample_.start(machine_.profile(), options_.simulator_speed); }
+
+// ---------------------------------------------------------------- sheets
+
+void MainWindow::open_connection_sheet() {
+    auto* sheet = new Sheet(machine_.connected() ? tr("Machine: %1").arg(machine_.name()) : tr("Connect a machine"), bed_);
+    if (machine_.connected()) {
+        if (machine_.active()) sheet->add_text(tr("It is working. Stop it before you disconnect."), Tone::attention);
+        sheet->add_button(tr("Stay connected"), ButtonLook::accent, {});
+        sheet->add_button(tr("Disconnect"), ButtonLook::plain, [this] { machine_.disconnect_now(); })->setEnabled(!machine_.active());
+        return sheet->open();
+    }
+    const auto found = ports::list();
+    sheet->add_text(found.empty() ? tr("No serial port is plugged in.") : tr("Ports on this computer:"), Tone::quiet);
+    for (const auto& port : found) {
+        const QString path = QString::fromStdString(port.path);
+        auto* button = make_button(path + "  " + QString::fromStdString(port.maker + " " + port.product), ButtonLook::plain, sheet);
+        connect(button, &QPushButton::clicked, this, [this, path, sheet] {
+            sheet->deleteLater();
+            machine_.connect_to(path, path);
+        });
+        sheet->add_widget(button);
+    }
+    auto* typed = new QLineEdit(sheet);
+    typed->setPlaceholderText(tr("/dev/ttyUSB0 or tcp:HOST:PORT"));
+    typed->setAccessibleName(tr("Port or address"));
+    sheet->add_text(tr("Or type a port or address:"), Tone::quiet);
+    sheet->add_widget(typed);
+    sheet->add_button(tr("Simulated machine"), ButtonLook::plain, [this] { connect_sample_machine(); });
+    sheet->add_button(tr("Connect"), ButtonLook::accent, [this, typed] {
+        if (!typed->text().trimmed().isEmpty()) machine_.connect_to(typed->text().trimmed(), typed->text().trimmed());
+    });
+    sheet->open();
+    typed->setFocus();
+}
+
+void MainWindow::open_ready_sheet() {
+    if (desk_.obstacle() || !plans_.planned().plan) return;
+    const Planned& planned = plans_.planned();
+    const job::Job& job = document_.job();
+    QStringList kinds;
+    for (const auto& report : planned.plan->steps)
+        if (const job::Step* step = job.step(report.step)) kinds << wording::name(step->settings.kind).toLower();
+    auto* sheet = new Sheet(tr("Ready to burn?"), bed_);
+    sheet->add_row(tr("What"), kinds.join(", ") + tr(", in this order"));
+    sheet->add_row(tr("How long"), tr("about %1").arg(wording::duration(planned.plan->total)));
+    if (job.stock)
+        sheet->add_row(tr("Focus"), tr("for %1, %2").arg(QString::fromStdString(job.stock->material),
+                                                         QString::fromStdString(format_length(job.stock->thickness, LengthUnit::mm))));
+    sheet->add_row(tr("Frame"), desk_.framed_at() ? tr("framed at %1").arg(desk_.framed_at()->toString("hh:mm")) : tr("not framed: nobody has seen where it lands"));
+    QStringList open;
+    for (const auto& check : planned.checks) open << wording::describe(check).what;
+    sheet->add_row(tr("Checks"), open.isEmpty() ? tr("all pass") : open.join("; "));
+    sheet->add_text(tr("Lid shut, extraction and air on, beam switch on? Stay with the machine while it burns."), Tone::attention);
+    sheet->add_button(tr("Not yet"), ButtonLook::plain, {});
+    sheet->add_button(tr("Burn"), ButtonLook::accent, [this] { desk_.burn(); });
+    sheet->open();
+}
+
+// ---------------------------------------------------------------- keys, drops, closing
+
+/// While anything moves or burns the first Esc holds and the second stops, wherever the focus is.
+bool MainWindow::escape_pressed() {
+    if (!machine_.active()) return false;
+    const bool held = machine_.snapshot().state == machine::ControllerState::hold;
+    if (held || hold_asked_) {
+        machine_.stop();
+    } else {
+        machine_.hold();
+        hold_asked_ = true;
+    }
+    return true;
+}
+
+bool MainWindow::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() == QEvent::KeyPress && static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
+        // The application sends the same press to the window first and then to the focused widget: take it once.
+        if (!watched->isWidgetType() && machine_.active()) return false;
+        if (!static_cast<QKeyEvent*>(event)->isAutoRepeat() && escape_pressed()) return true;
+        if (machine_.active()) return true;
+    }
+    return QWidget::eventFilter(watched, event);
+}
+
+void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
+    if (!files_of(event->mimeData()).isEmpty()) event->acceptProposedAction();
+}
+
+void MainWindow::dropEvent(QDropEvent* event) {
+    event->acceptProposedAction();
+    files_->open(files_of(event->mimeData()));
+}
+
+void MainWindow::closeEvent(QCloseEvent* event) {
+    if (closing_) return event->accept();
+    event->ignore();
+    const auto leave = [this] {
+        closing_ = true;
+        close();
+    };
+    if (machine_.active()) {
+        auto* sheet = new Sheet(tr("The machine is still working"), bed_);
+        sheet->add_text(tr("Stop it, then close Chalkline."), Tone::quiet);
+        sheet->add_button(tr("Keep working"), ButtonLook::accent, {});
+        sheet->add_button(tr("Stop it"), ButtonLook::plain, [this] { machine_.stop(); });
+        return sheet->open();
+    }
+    files_->guard(leave);
+}
+
+}  // namespace chalkline::app

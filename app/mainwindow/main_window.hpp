@@ -1,0 +1,82 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QScrollArea>
+#include <QStackedWidget>
+#include <QWidget>
+
+#include "bed/bed_view.hpp"
+#include "document/job_document.hpp"
+#include "document/plan_keeper.hpp"
+#include "line/chalk_line.hpp"
+#include "mainwindow/job_files.hpp"
+#include "mainwindow/top_bar.hpp"
+#include "rail/machine_rail.hpp"
+#include "session/burn_desk.hpp"
+#include "session/machine_link.hpp"
+#include "theme/theme.hpp"
+#include "trays/steps_tray.hpp"
+#include "widgets/message_strip.hpp"
+
+namespace chalkline::app {
+
+/// How the window begins.
+struct WindowOptions {
+    machine::MachineProfile profile;
+    QString simulator_speed = "1";  ///< virtual seconds a second of the simulated machine, or "max"
+};
+
+/// Puts the parts together: top bar, line, bed and tray, rail. Holds what they share and no logic of its own beyond
+/// sheets, shortcuts and dropped files.
+class MainWindow : public QWidget {
+    Q_OBJECT
+   public:
+    explicit MainWindow(const WindowOptions& options);
+    ~MainWindow() override;
+
+    JobDocument& document() { return document_; }
+    MachineLink& machine() { return machine_; }
+    BurnDesk& desk() { return desk_; }
+    PlanKeeper& plans() { return plans_; }
+    BedView& bed() { return *bed_; }
+    ChalkLine& line() { return *line_; }
+    JobFiles& files() { return *files_; }
+    StepsTray& steps_tray() { return *steps_tray_; }
+    void choose(Mark mark);
+    /// Starts the simulated machine and connects to it.
+    void connect_sample_machine();
+    void show_message(const wording::Message& message) { strip_->show_message(message); }
+
+   protected:
+    bool eventFilter(QObject* watched, QEvent* event) override;
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
+    void closeEvent(QCloseEvent* event) override;
+
+   private:
+    void build();
+    void add_shortcuts();
+    void show_line();
+    void open_connection_sheet();
+    void open_ready_sheet();
+    bool escape_pressed();
+
+    WindowOptions options_;
+    theme::Roles roles_;
+    JobDocument document_;
+    PlanKeeper plans_;
+    MachineLink machine_;
+    BurnDesk desk_;
+    SampleMachine sample_;
+    JobFiles* files_ = nullptr;
+    TopBar* top_ = nullptr;
+    ChalkLine* line_ = nullptr;
+    MessageStrip* strip_ = nullptr;
+    BedView* bed_ = nullptr;
+    QStackedWidget* trays_ = nullptr;
+    StepsTray* steps_tray_ = nullptr;
+    MachineRail* rail_ = nullptr;
+    bool hold_asked_ = false;  ///< the first Esc was pressed; the next one stops
+    bool closing_ = false;
+};
+
+}  // namespace chalkline::app

@@ -1,0 +1,73 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "mainwindow/top_bar.hpp"
+
+#include <QHBoxLayout>
+#include <QPainter>
+
+#include "widgets/controls.hpp"
+
+namespace chalkline::app {
+
+TopBar::TopBar(JobDocument& document, const theme::Roles& roles, QWidget* parent)
+    : QWidget(parent), document_(document), roles_(roles) {
+    setFixedHeight(42);
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(142, 0, 16, 0);
+    row->setSpacing(2);
+    const auto add = [&](const QString& text, const QString& tip) {
+        auto* button = make_button(text, ButtonLook::top, this);
+        button->setToolTip(tip);
+        row->addWidget(button);
+        return button;
+    };
+    connect(add(tr("New"), tr("A new, empty job (Ctrl+N)")), &QPushButton::clicked, this, &TopBar::new_wanted);
+    connect(add(tr("Open…"), tr("Open a job or bring in art (Ctrl+O)")), &QPushButton::clicked, this, &TopBar::open_wanted);
+    connect(add(tr("Save"), tr("Save the job (Ctrl+S)")), &QPushButton::clicked, this, &TopBar::save_wanted);
+    row->addSpacing(10);
+    undo_ = add(tr("Undo"), {});
+    redo_ = add(tr("Redo"), {});
+    connect(undo_, &QPushButton::clicked, &document_.history(), &QUndoStack::undo);
+    connect(redo_, &QPushButton::clicked, &document_.history(), &QUndoStack::redo);
+    row->addStretch(1);
+    title_ = new QLabel(this);
+    title_->setTextFormat(Qt::RichText);
+    title_->setAccessibleName(tr("Job and when it was saved"));
+    row->addWidget(title_);
+    connect(&document_, &JobDocument::changed, this, &TopBar::follow);
+    connect(&document_.history(), &QUndoStack::indexChanged, this, &TopBar::follow);
+    follow();
+}
+
+void TopBar::follow() {
+    const auto& history = document_.history();
+    undo_->setEnabled(history.canUndo());
+    redo_->setEnabled(history.canRedo());
+    undo_->setToolTip(history.canUndo() ? tr("Undo: %1 (Ctrl+Z)").arg(history.undoText()) : tr("Nothing to undo"));
+    redo_->setToolTip(history.canRedo() ? tr("Redo: %1 (Ctrl+Shift+Z)").arg(history.redoText()) : tr("Nothing to redo"));
+    QString saved = tr("not saved");
+    if (document_.path().isEmpty() && !document_.unsaved())
+        saved.clear();
+    else if (!document_.unsaved())
+        saved = tr("saved %1").arg(document_.saved_at().toString("hh:mm"));
+    else if (!document_.path().isEmpty())
+        saved = tr("changed since %1").arg(document_.saved_at().toString("hh:mm"));
+    title_->setText(QString("<span style='color:%1;font-weight:600'>%2</span>&nbsp; <span style='color:%3'>%4</span>")
+                        .arg(roles_.rail_text.name(), document_.title().toHtmlEscaped(), roles_.rail_quiet.name(), saved));
+}
+
+/// The sign: a chalk line snapped between two pins.
+void TopBar::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.fillRect(rect(), roles_.rail);
+    const double y = height() / 2.0;
+    painter.setPen(QPen(roles_.accent.lighter(170), 2.4, Qt::SolidLine, Qt::FlatCap));
+    painter.drawLine(QPointF(19, y), QPointF(35, y));
+    painter.setPen(QPen(roles_.rail_text, 2, Qt::SolidLine, Qt::RoundCap));
+    painter.drawLine(QPointF(19, y - 5), QPointF(19, y + 5));
+    painter.drawLine(QPointF(35, y - 5), QPointF(35, y + 5));
+    painter.setFont(theme::font(theme::large, QFont::Bold));
+    painter.drawText(QRect(46, 0, 110, height()), Qt::AlignVCenter, "Chalkline");
+}
+
+}  // namespace chalkline::app

@@ -1,0 +1,112 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "rail/machine_rail.hpp"
+
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QPainter>
+
+#include <chalkline/wording/wording.hpp>
+
+#include "widgets/controls.hpp"
+
+namespace chalkline::app {
+namespace {
+
+constexpr int dot_centre = 20;  // px from the left
+
+}  // namespace
+
+MachineRail::MachineRail(MachineLink& machine, const theme::Roles& roles, QWidget* parent)
+    : QWidget(parent), machine_(machine), roles_(roles) {
+    setFixedHeight(58);
+    setAccessibleName(tr("Machine rail"));
+    setFocusPolicy(Qt::ClickFocus);
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(dot_centre + 14, 0, 14, 0);
+    row->setSpacing(10);
+    const QString colour = "color: " + roles.rail_text.name() + "; background: transparent;";
+    state_ = new QLabel(this);
+    state_->setStyleSheet(colour + "font-weight: 600;");
+    state_->setAccessibleName(tr("State of the machine"));
+    place_ = new QLabel(this);
+    place_->setFont(theme::mono(theme::normal));
+    place_->setStyleSheet(colour);
+    place_->setAccessibleName(tr("Place of the head"));
+    machine_button_ = make_button({}, ButtonLook::top, this);
+    machine_button_->setToolTip(tr("Connect, change or disconnect the machine"));
+    row->addWidget(state_);
+    row->addSpacing(6);
+    row->addWidget(place_);
+    row->addWidget(machine_button_);
+    row->addStretch(1);
+    const auto add = [&](const QString& text, ButtonLook look, const QString& tip, void (MachineLink::*action)()) {
+        auto* button = make_button(text, look, this);
+        button->setToolTip(tip);
+        connect(button, &QPushButton::clicked, &machine_, action);
+        row->addWidget(button);
+        return button;
+    };
+    unlock_ = add(tr("Unlock"), ButtonLook::rail, tr("Let the head move without knowing where it is"), &MachineLink::unlock);
+    home_ = add(tr("Home"), ButtonLook::rail, tr("Find home"), &MachineLink::home);
+    hold_ = add(tr("Hold"), ButtonLook::rail, tr("Hold the head and the beam (Esc)"), &MachineLink::hold);
+    resume_ = add(tr("Resume"), ButtonLook::rail, tr("Go on after a hold"), &MachineLink::resume);
+    stop_ = add(tr("STOP"), ButtonLook::stop, tr("Stop at once, beam off (Esc twice). It does not replace the machine's own emergency switch."), &MachineLink::stop);
+    connect(machine_button_, &QPushButton::clicked, this, &MachineRail::connection_wanted);
+    connect(&machine_, &MachineLink::changed, this, &MachineRail::follow);
+    follow();
+}
+
+void MachineRail::follow() {
+    using machine::Activity;
+    using machine::ControllerState;
+    const auto& now = machine_.snapshot();
+    state_->setText(wording::state(now));
+    const auto figure = [&](double value) { return QString("%1").arg(value, 0, 'f', 2); };
+    const bool known = now.connected && now.position && now.position_sure;
+    place_->setText(known ? tr("X %1  Y %2 mm").arg(figure(now.position->x), figure(now.position->y)) : tr("X —  Y — mm"));
+    const QString profile = QString::fromStdString(machine_.profile().name);
+    machine_button_->setText(now.connected ? tr("%1 · %2").arg(profile, machine_.name()) : tr("%1 · connect…").arg(profile));
+    const bool idle = now.connected && now.activity == Activity::none;
+    const bool locked = idle && now.state == ControllerState::alarm;
+    unlock_->setVisible(locked);
+    home_->setEnabled(locked || (idle && now.state == ControllerState::idle));
+    hold_->setEnabled(machine_.active() && now.state != ControllerState::hold && now.activity != Activity::stopping);
+    resume_->setEnabled(now.connected && now.state == ControllerState::hold && now.activity != Activity::stopping);
+    stop_->setEnabled(true);
+    update();
+}
+
+void MachineRail::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.fillRect(rect(), roles_.rail);
+    const auto& now = machine_.snapshot();
+    QColor colour = roles_.rail_quiet;
+    if (now.connected && now.state == machine::ControllerState::alarm)
+        colour = roles_.attention;
+    else if (machine_.active())
+        colour = roles_.running;
+    else if (now.connected && now.state == machine::ControllerState::idle)
+        colour = roles_.idle;
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(colour);
+    painter.drawEllipse(QPointF(dot_centre, height() / 2.0), 5.5, 5.5);
+}
+
+/// With the rail focused, Shift and the arrows move the head by 10 mm.
+void MachineRail::keyPressEvent(QKeyEvent* event) {
+    constexpr double distance = 10;
+    const bool shift = event->modifiers() & Qt::ShiftModifier;
+    if (shift && !event->isAutoRepeat()) {
+        switch (event->key()) {
+            case Qt::Key_Left: return machine_.jog({-distance, 0});
+            case Qt::Key_Right: return machine_.jog({distance, 0});
+            case Qt::Key_Up: return machine_.jog({0, distance});
+            case Qt::Key_Down: return machine_.jog({0, -distance});
+            default: break;
+        }
+    }
+    QWidget::keyPressEvent(event);
+}
+
+}  // namespace chalkline::app

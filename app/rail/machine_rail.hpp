@@ -1,0 +1,33 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QLabel>
+#include <QPushButton>
+#include <QWidget>
+
+#include "session/machine_link.hpp"
+#include "theme/theme.hpp"
+
+namespace chalkline::app {
+
+/// Always there at the bottom: what the machine does, where the head is, and the buttons that must never be far.
+class MachineRail : public QWidget {
+    Q_OBJECT
+   public:
+    MachineRail(MachineLink& machine, const theme::Roles& roles, QWidget* parent = nullptr);
+
+   Q_SIGNALS:
+    void connection_wanted();
+
+   protected:
+    void paintEvent(QPaintEvent*) override;
+    void keyPressEvent(QKeyEvent* event) override;
+
+   private:
+    void follow();
+    MachineLink& machine_;
+    const theme::Roles& roles_;
+    QLabel *state_, *place_;
+    QPushButton *machine_button_, *unlock_, *home_, *hold_, *resume_, *stop_;
+};
+
+}  // namespace chalkline::app

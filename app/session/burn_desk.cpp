@@ -1,0 +1,122 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "session/burn_desk.hpp"
+
+#include <algorithm>
+
+namespace chalkline::app {
+namespace {
+
+constexpr std::string_view unchecked = "app.unchecked";
+
+}  // namespace
+
+BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machine, QObject* parent)
+    : QObject(parent), document_(document), plans_(plans), machine_(machine) {
+    // What was vouched for no longer holds when the geometry moved.
+    connect(&document_, &JobDocument::changed, this, [this](JobChange change) {
+        if (change == JobChange::file) return;
+        if (touches(change, JobChange::art | JobChange::place | JobChange::stock)) framed_at_.reset();
+        if (!burning()) {
+            burned_at_.reset();
+            burning_.reset();
+            done_ = 0;
+        }
+        Q_EMIT changed();
+    });
+    connect(&plans_, &PlanKeeper::changed, this, &BurnDesk::changed);
+    connect(&machine_, &MachineLink::changed, this, &BurnDesk::follow);
+    connect(&machine_, &MachineLink::finished, this, &BurnDesk::finish);
+    connect(&machine_, &MachineLink::failed, this, [this](machine::Activity, const Error& error) {
+        if (!machine_.connected()) framed_at_.reset();
+        say(error);
+    });
+    connect(&machine_, &MachineLink::stopped, this, [this](machine::Activity, bool position_sure, bool beam_off) {
+        wording::Message message{beam_off ? tr("Stopped, beam off") : tr("Stopped, but the beam's state is not confirmed"), {}, {}};
+        message.help = position_sure ? tr("The head stands still and knows where it is.")
+                                     : tr("The position is unknown: find home before you go on.");
+        if (!beam_off) message.help = tr("Look at the machine and use its own switch if the beam is on.");
+        trouble_ = message;
+        if (!position_sure) framed_at_.reset();
+        Q_EMIT changed();
+    });
+}
+
+std::optional<wording::Message> BurnDesk::obstacle() const {
+    using machine::ControllerState;
+    const auto because = [](const std::string_view code) { return wording::describe(Error{std::string(code), {}, {}, 0}); };
+    const Planned& planned = plans_.planned();
+    if (document_.job().motifs.empty()) return because(planning::error::nothing_to_burn);
+    if (plans_.stale()) return wording::Message{tr("Still planning"), {}, tr("One moment.")};
+    if (planned.error) return wording::describe(*planned.error);
+    for (const auto& check : planned.checks)
+        if (check.severity == planning::Severity::blocking) return wording::describe(check);
+    if (!planned.faults.empty()) return wording::describe(planned.faults.front());
+    const auto& now = machine_.snapshot();
+    if (!now.connected || now.activity == machine::Activity::connecting) return because(machine::error::not_ready);
+    if (now.state == ControllerState::alarm) return because(machine::error::locked);
+    if (now.activity != machine::Activity::none || now.state != ControllerState::idle) return because(machine::error::busy);
+    return {};
+}
+
+void BurnDesk::frame() {
+    auto program = planning::frame(plans_.planned().burned, machine_.profile());
+    if (!program) return say(program.error());
+    machine::Encoder lines(*program, machine_.profile());
+    if (const auto faults = planning::check_program(lines, {machine_.profile(), {}, {}}); !faults.empty()) {
+        trouble_ = wording::describe(faults.front());
+        Q_EMIT changed();
+        return;
+    }
+    trouble_.reset();
+    machine_.frame(std::make_shared<const machine::Program>(std::move(*program)));
+}
+
+void BurnDesk::burn() {
+    if (const auto why = obstacle()) {
+        say({std::string(unchecked), {{"reason", why->what.toStdString()}}, {}, 0});
+        return;
+    }
+    trouble_.reset();
+    burned_at_.reset();
+    burning_ = plans_.planned().plan;
+    lines_ = plans_.planned().lines;
+    done_ = 0;
+    machine_.burn(std::shared_ptr<const machine::Program>(burning_, &burning_->program));
+    Q_EMIT changed();
+}
+
+void BurnDesk::forget_trouble() {
+    trouble_.reset();
+    Q_EMIT changed();
+}
+
+double BurnDesk::share_done() const {
+    if (!burning_ || done_ == 0 || burning_->total.seconds() <= 0) return 0;
+    return burning_->finished_at[std::min(done_, burning_->finished_at.size()) - 1] / burning_->total.seconds();
+}
+
+double BurnDesk::seconds_left() const { return burning_ ? burning_->total.seconds() * (1 - share_done()) : 0; }
+
+void BurnDesk::follow() {
+    const auto& now = machine_.snapshot();
+    if (now.activity == machine::Activity::burning && now.operation >= 0) done_ = static_cast<std::size_t>(now.operation) + 1;
+    if (!now.connected) framed_at_.reset();
+    Q_EMIT changed();
+}
+
+void BurnDesk::finish(machine::Activity activity) {
+    if (activity == machine::Activity::framing) framed_at_ = QDateTime::currentDateTime();
+    if (activity == machine::Activity::burning && burning_) {
+        burned_at_ = QDateTime::currentDateTime();
+        done_ = burning_->program.operations.size();
+    }
+    trouble_.reset();
+    Q_EMIT changed();
+}
+
+void BurnDesk::say(const Error& error) {
+    trouble_ = wording::describe(error);
+    Q_EMIT changed();
+}
+
+}  // namespace chalkline::app

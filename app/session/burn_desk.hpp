@@ -1,0 +1,62 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QDateTime>
+#include <QObject>
+#include <optional>
+
+#include <chalkline/wording/wording.hpp>
+
+#include "document/plan_keeper.hpp"
+#include "session/machine_link.hpp"
+
+namespace chalkline::app {
+
+/// What has been done with the job on the machine: framed, burning, burned, gone wrong. Facts for the line and the
+/// trays, and the gate before anything is sent.
+class BurnDesk : public QObject {
+    Q_OBJECT
+   public:
+    BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machine, QObject* parent = nullptr);
+
+    /// Rides round the box of what is burned, in the dark.
+    void frame();
+    /// Sends the program that the keeper holds. Does nothing but say why while it may not be sent.
+    void burn();
+    /// Why burning cannot start now; nothing when it can.
+    std::optional<wording::Message> obstacle() const;
+
+    std::optional<QDateTime> framed_at() const { return framed_at_; }
+    std::optional<QDateTime> burned_at() const { return burned_at_; }
+    /// The last thing that went wrong, until the next success or `forget_trouble`.
+    const std::optional<wording::Message>& trouble() const { return trouble_; }
+    void forget_trouble();
+
+    /// The plan being burned or burned last; null before the first burn of this job.
+    std::shared_ptr<const planning::Plan> burning_plan() const { return burning_; }
+    bool burning() const { return machine_.snapshot().activity == machine::Activity::burning; }
+    /// Operations of `burning_plan` that are surely done.
+    std::size_t operations_done() const { return done_; }
+    /// Share of the plan's time that is done, 0…1, and the seconds left by the plan.
+    double share_done() const;
+    double seconds_left() const;
+    std::int64_t lines() const { return lines_; }
+
+   Q_SIGNALS:
+    void changed();
+
+   private:
+    void say(const Error& error);
+    void follow();
+    void finish(machine::Activity activity);
+
+    JobDocument& document_;
+    PlanKeeper& plans_;
+    MachineLink& machine_;
+    std::optional<QDateTime> framed_at_, burned_at_;
+    std::optional<wording::Message> trouble_;
+    std::shared_ptr<const planning::Plan> burning_;
+    std::size_t done_ = 0;
+    std::int64_t lines_ = 0;
+};
+
+}  // namespace chalkline::app

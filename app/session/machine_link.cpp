@@ -1,0 +1,172 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "session/machine_link.hpp"
+
+#include <QCoreApplication>
+#include <QDir>
+#include <QFile>
+#include <QFileInfo>
+#include <QPointer>
+#include <QStandardPaths>
+
+#include <chalkline/machine/encoder.hpp>
+
+namespace chalkline::app {
+namespace {
+
+/// Lines of a program that lives as long as they are pulled, on whatever thread.
+class SharedLines : public machine::LineSource {
+   public:
+    SharedLines(std::shared_ptr<const machine::Program> program, const machine::MachineProfile& profile)
+        : program_(std::move(program)), profile_(profile), encoder_(*program_, profile_) {}
+    bool next(machine::ProgramLine& line) override { return encoder_.next(line); }
+
+   private:
+    std::shared_ptr<const machine::Program> program_;
+    machine::MachineProfile profile_;
+    machine::Encoder encoder_;
+};
+
+}  // namespace
+
+MachineLink::MachineLink(machine::MachineProfile profile, QObject* parent)
+    : QObject(parent), profile_(std::move(profile)) {}
+
+MachineLink::~MachineLink() = default;
+
+bool MachineLink::active() const {
+    using machine::Activity;
+    const auto activity = snapshot_.activity;
+    return snapshot_.connected && activity != Activity::none && activity != Activity::connecting;
+}
+
+void MachineLink::connect_to(const QString& address, const QString& name) {
+    disconnect_now();
+    name_ = name;
+    const auto parsed = link::parse_address(address.toStdString());
+    if (!parsed) {
+        Q_EMIT failed(machine::Activity::connecting, parsed.error());
+        return;
+    }
+    const int connection = ++connection_;
+    // The listener runs on the link's thread: hand the events over and return at once.
+    const QPointer<MachineLink> self(this);
+    runner_ = std::make_unique<link::SessionRunner>(*parsed, profile_, [self, connection](std::vector<machine::Event> events) {
+        QMetaObject::invokeMethod(
+            QCoreApplication::instance(),
+            [self, connection, events = std::move(events)]() mutable {
+                if (self && self->connection_ == connection) self->take(std::move(events));
+            },
+            Qt::QueuedConnection);
+    });
+}
+
+void MachineLink::disconnect_now() {
+    ++connection_;
+    runner_.reset();
+    snapshot_ = {};
+    Q_EMIT changed();
+}
+
+void MachineLink::request(link::SessionRunner::Request request) {
+    if (runner_) runner_->request(std::move(request));
+}
+
+void MachineLink::home() {
+    request([](machine::Session& s) { return s.home(); });
+}
+void MachineLink::unlock() {
+    request([](machine::Session& s) { return s.unlock(); });
+}
+void MachineLink::jog(geometry::Point by) {
+    request([by, speed = Speed::mm_per_min(profile_.jog_speed)](machine::Session& s) { return s.jog(by, speed); });
+}
+void MachineLink::hold() {
+    request([](machine::Session& s) -> Result<void> { s.hold(); return {}; });
+}
+void MachineLink::resume() {
+    request([](machine::Session& s) -> Result<void> { s.resume(); return {}; });
+}
+void MachineLink::stop() {
+    request([](machine::Session& s) -> Result<void> { s.stop(); return {}; });
+}
+void MachineLink::frame(std::shared_ptr<const machine::Program> program) {
+    request([program, profile = profile_](machine::Session& s) {
+        return s.frame(std::make_unique<SharedLines>(program, profile));
+    });
+}
+void MachineLink::burn(std::shared_ptr<const machine::Program> program) {
+    request([program, profile = profile_](machine::Session& s) {
+        return s.burn(std::make_unique<SharedLines>(program, profile));
+    });
+}
+
+void MachineLink::take(std::vector<machine::Event> events) {
+    namespace event = machine::event;
+    QStringList lines;
+    bool moved = false;
+    for (const machine::Event& happened : events) {
+        if (const auto* e = std::get_if<event::Wire>(&happened)) {
+            lines << (e->sent ? "> " : "< ") + QString::fromStdString(e->text);
+        } else if (const auto* c = std::get_if<event::Changed>(&happened)) {
+            snapshot_ = c->now;
+            moved = true;
+        }
+    }
+    if (!lines.isEmpty()) Q_EMIT wire(lines);
+    if (moved) Q_EMIT changed();
+    for (const machine::Event& happened : events) {
+        if (std::holds_alternative<event::Ready>(happened)) Q_EMIT ready();
+        if (const auto* e = std::get_if<event::Finished>(&happened)) Q_EMIT finished(e->activity);
+        if (const auto* e = std::get_if<event::Stopped>(&happened)) Q_EMIT stopped(e->activity, e->position_sure, e->beam_off);
+        if (const auto* e = std::get_if<event::Failed>(&happened)) Q_EMIT failed(e->activity, e->error);
+        if (const auto* e = std::get_if<event::Refused>(&happened)) Q_EMIT failed(machine::Activity::none, e->error);
+    }
+}
+
+// ---------------------------------------------------------------- the simulated machine
+
+namespace {
+
+/// Beside the application when installed, in the build tree otherwise.
+QString simulator_program() {
+    const QDir here(QCoreApplication::applicationDirPath());
+    for (const char* place : {"chalkline-sim", "../tools/simulator/chalkline-sim", "../../tools/simulator/chalkline-sim"})
+        if (QFileInfo(here.filePath(place)).isExecutable()) return here.filePath(place);
+    return QStandardPaths::findExecutable("chalkline-sim");
+}
+
+}  // namespace
+
+SampleMachine::SampleMachine(QObject* parent) : QObject(parent) {
+    connect(&process_, &QProcess::readyReadStandardOutput, this, [this] {
+        if (process_.readAllStandardOutput().startsWith("serving")) Q_EMIT serving(folder_.filePath("port"));
+    });
+    connect(&process_, &QProcess::errorOccurred, this, [this](QProcess::ProcessError error) {
+        if (error == QProcess::FailedToStart) Q_EMIT failed(process_.errorString());
+    });
+}
+
+SampleMachine::~SampleMachine() {
+    process_.disconnect(this);
+    process_.terminate();
+    if (!process_.waitForFinished(3000)) process_.kill();
+}
+
+void SampleMachine::start(const machine::MachineProfile& profile, const QString& speed) {
+    if (process_.state() != QProcess::NotRunning) {
+        Q_EMIT serving(folder_.filePath("port"));
+        return;
+    }
+    const QString program = simulator_program();
+    if (program.isEmpty()) {
+        Q_EMIT failed("chalkline-sim");
+        return;
+    }
+    QFile file(folder_.filePath("machine.json"));
+    if (file.open(QIODevice::WriteOnly)) file.write(QByteArray::fromStdString(machine::to_json(profile)));
+    file.close();
+    process_.start(program, {"--pty", folder_.filePath("port"), "--profile", file.fileName(), "--speed", speed,
+                             "--settings", folder_.filePath("settings")});
+}
+
+}  // namespace chalkline::app

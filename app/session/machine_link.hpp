@@ -1,0 +1,82 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QObject>
+#include <QProcess>
+#include <QString>
+#include <QTemporaryDir>
+#include <memory>
+
+#include <chalkline/link/session_runner.hpp>
+#include <chalkline/machine/profile.hpp>
+#include <chalkline/machine/session.hpp>
+
+namespace chalkline::app {
+
+/// The machine as the window sees it: brings the session's events to the GUI thread and takes its wishes there.
+class MachineLink : public QObject {
+    Q_OBJECT
+   public:
+    explicit MachineLink(machine::MachineProfile profile, QObject* parent = nullptr);
+    ~MachineLink() override;
+
+    const machine::MachineProfile& profile() const { return profile_; }
+    const machine::Snapshot& snapshot() const { return snapshot_; }
+    /// What is connected, in words: "simulated", "/dev/ttyUSB0".
+    QString name() const { return name_; }
+    bool connected() const { return snapshot_.connected; }
+    /// Something moves or burns, or a program is under way.
+    bool active() const;
+
+    void connect_to(const QString& address, const QString& name);
+    void disconnect_now();
+
+    void home();
+    void unlock();
+    void jog(geometry::Point by);
+    void hold();
+    void resume();
+    void stop();
+    /// The program is shared with the link's thread, which pulls its lines.
+    void frame(std::shared_ptr<const machine::Program> program);
+    void burn(std::shared_ptr<const machine::Program> program);
+
+   Q_SIGNALS:
+    void changed();
+    void ready();
+    void finished(chalkline::machine::Activity activity);
+    void stopped(chalkline::machine::Activity activity, bool position_sure, bool beam_off);
+    void failed(chalkline::machine::Activity activity, const chalkline::Error& error);
+    /// Lines of the wire log, "> sent" and "< got".
+    void wire(const QStringList& lines);
+
+   private:
+    void take(std::vector<machine::Event> events);
+    void request(link::SessionRunner::Request request);
+
+    machine::MachineProfile profile_;
+    machine::Snapshot snapshot_;
+    QString name_;
+    std::unique_ptr<link::SessionRunner> runner_;
+    int connection_ = 0;  ///< events of an older connection are dropped
+};
+
+/// The simulated machine as a child process, reached through its pty like a real one.
+class SampleMachine : public QObject {
+    Q_OBJECT
+   public:
+    explicit SampleMachine(QObject* parent = nullptr);
+    ~SampleMachine() override;
+
+    /// Starts it if it does not run; `serving(port)` or `failed` follows. `speed`: virtual seconds a second, or "max".
+    void start(const machine::MachineProfile& profile, const QString& speed);
+
+   Q_SIGNALS:
+    void serving(const QString& port);
+    void failed(const QString& reason);
+
+   private:
+    QTemporaryDir folder_;
+    QProcess process_;
+};
+
+}  // namespace chalkline::app

@@ -1,0 +1,58 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QMetaObject>
+#include <QObject>
+#include <QThreadPool>
+#include <functional>
+#include <memory>
+#include <stop_token>
+#include <utility>
+
+#include <chalkline/base/progress.hpp>
+
+namespace chalkline::app {
+
+/// Runs one kind of long work off the GUI thread, newest request only: a new one asks the one before to stop, and
+/// whatever comes too late is dropped. Never waits for anything.
+class TaskRunner : public QObject {
+    Q_OBJECT
+   public:
+    explicit TaskRunner(QObject* parent = nullptr) : QObject(parent) {}
+    ~TaskRunner() override { cancel(); }
+
+    /// `work(watch)` runs on a worker and must touch nothing of the GUI; `apply(result)` runs here afterwards, unless
+    /// another task was started, this one was cancelled, or the runner is gone.
+    template <class Work, class Apply>
+    void start(Work work, Apply apply) {
+        cancel();
+        stop_ = std::stop_source();
+        running_ = true;
+        const auto stop = stop_.get_token();
+        QThreadPool::globalInstance()->start([this, alive = std::weak_ptr<int>(alive_), stop, work = std::move(work),
+                                              apply = std::move(apply)]() mutable {
+            auto result = std::make_shared<decltype(work(Watch{}))>(work(Watch{stop, {}}));
+            // Queued to the application, which outlives every runner; the runner is asked for only over there.
+            QMetaObject::invokeMethod(
+                qApp_(),
+                [this, alive, stop, result, apply = std::move(apply)]() mutable {
+                    if (alive.expired() || stop.stop_requested()) return;
+                    running_ = false;
+                    apply(std::move(*result));
+                },
+                Qt::QueuedConnection);
+        });
+    }
+    void cancel() {
+        stop_.request_stop();
+        running_ = false;
+    }
+    bool running() const { return running_; }
+
+   private:
+    static QObject* qApp_();
+    std::stop_source stop_;
+    std::shared_ptr<int> alive_ = std::make_shared<int>(0);
+    bool running_ = false;
+};
+
+}  // namespace chalkline::app

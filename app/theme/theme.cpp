@@ -1,0 +1,123 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "theme/theme.hpp"
+
+#include <QFontDatabase>
+#include <algorithm>
+#include <cmath>
+
+namespace chalkline::app::theme {
+
+QColor Roles::burn_tone(double share) const {
+    const double place = std::clamp(share, 0.0, 1.0) * static_cast<double>(burn.size() - 1);
+    return burn[static_cast<std::size_t>(std::lround(place))];
+}
+
+Roles light() {
+    return {.rail = "#24313c",
+            .rail_raised = "#3a4a57",
+            .rail_text = "#f2f4f5",
+            .rail_quiet = "#a9b4bd",
+            .paper = "#faf8f3",
+            .card = "#ffffff",
+            .bench = "#dcd7ca",
+            .hairline = "#d9d3c5",
+            .grid = "#d3cdbc",
+            .text = "#22303c",
+            .quiet = "#525c65",
+            .control = "#857f6d",
+            .accent = "#2f6ea8",
+            .accent_soft = "#e8f0f7",
+            .accent_text = "#ffffff",
+            .attention = "#c7822b",
+            .attention_text = "#84500e",
+            .danger = "#c0392b",
+            .danger_text = "#ffffff",
+            .danger_outline = "#f3d5d1",
+            .running = "#e08b2c",
+            .idle = "#58b368",
+            .bed = "#e8e4d8",
+            .stock = "#e2c492",
+            .stock_edge = "#a57a3c",
+            .wire_paper = "#24313c",
+            .wire_text = "#dfe5e9",
+            .burn = {QColor("#f6ead2"), QColor("#eed3a6"), QColor("#dcae74"), QColor("#bd8148"), QColor("#8e5528"),
+                     QColor("#5b3217"), QColor("#33190b")}};
+}
+
+namespace {
+
+QFont made(const QString& family, int pixels, QFont::Weight weight) {
+    QFont font(family);
+    font.setPixelSize(pixels);
+    font.setWeight(weight);
+    return font;
+}
+
+}  // namespace
+
+QFont font(int pixels, QFont::Weight weight) { return made("Inter", pixels, weight); }
+QFont mono(int pixels) {
+    QFont font = made("JetBrains Mono", pixels, QFont::Normal);
+    font.setStyleHint(QFont::Monospace);
+    return font;
+}
+
+QString style_sheet(const Roles& r) {
+    QString sheet = R"(
+QWidget { color: @text; font-size: 13px; }
+QWidget#window { background: @paper; }
+QWidget#tray, QScrollArea#trayScroll, QWidget#trayPage { background: @paper; border: none; }
+QWidget#tray { border-left: 1px solid @hairline; }
+QLabel[tone="quiet"] { color: @quiet; }
+QLabel[tone="attention"] { color: @attention_text; }
+QLabel[tone="heading"] { color: @text; font-weight: 600; font-size: 12px; }
+QPushButton { background: @card; border: 1px solid @control; border-radius: 5px; padding: 5px 12px; min-height: 18px; }
+QPushButton:hover { background: @accent_soft; }
+QPushButton:focus { border: 2px solid @accent; padding: 4px 11px; }
+QPushButton:disabled { color: @control; border-color: @hairline; background: @paper; }
+QPushButton[look="accent"] { background: @accent; color: @accent_text; border-color: @accent; font-weight: 600; }
+QPushButton[look="accent"]:focus { border: 2px solid @text; }
+QPushButton[look="accent"]:disabled { background: @hairline; color: @quiet; border-color: @hairline; }
+QPushButton[look="link"] { background: transparent; border: none; color: @accent; padding: 2px 4px; }
+QPushButton[look="link"]:hover { text-decoration: underline; }
+QPushButton[look="link"]:focus { border: 1px solid @accent; padding: 1px 3px; }
+QPushButton[look="rail"] { background: @rail_raised; color: @rail_text; border: 1px solid @quiet; padding: 7px 14px; }
+QPushButton[look="rail"]:hover { background: @quiet; }
+QPushButton[look="rail"]:focus { border: 2px solid @rail_text; padding: 6px 13px; }
+QPushButton[look="rail"]:disabled { color: @control; background: @rail; border-color: @rail_raised; }
+QPushButton[look="top"] { background: transparent; color: @rail_text; border: 1px solid transparent; padding: 4px 10px; }
+QPushButton[look="top"]:hover { background: @rail_raised; }
+QPushButton[look="top"]:focus { border: 1px solid @rail_quiet; }
+QPushButton[look="top"]:disabled { color: @control; }
+QPushButton[look="stop"] { background: @danger; color: @danger_text; border: 1px solid @danger_outline; padding: 10px 24px; font-weight: 700; }
+QPushButton[look="stop"]:focus { border: 2px solid @rail_text; padding: 9px 23px; }
+QLineEdit, QComboBox { background: @card; border: 1px solid @control; border-radius: 5px; padding: 4px 7px; min-height: 18px;
+  selection-background-color: @accent; selection-color: @accent_text; }
+QLineEdit:focus, QComboBox:focus { border: 2px solid @accent; padding: 3px 6px; }
+QLineEdit[wrong="true"] { border: 2px solid @attention; padding: 3px 6px; }
+QComboBox::drop-down { border: none; width: 18px; }
+QComboBox QAbstractItemView { background: @card; selection-background-color: @accent; selection-color: @accent_text; }
+QCheckBox { spacing: 7px; }
+QCheckBox::indicator { width: 15px; height: 15px; border: 1px solid @control; border-radius: 3px; background: @card; }
+QCheckBox::indicator:checked { background: @accent; border-color: @accent; }
+QCheckBox:focus { color: @accent; }
+QPlainTextEdit#wireLog { background: @wire_paper; color: @wire_text; border: none; border-radius: 5px; padding: 6px; }
+QFrame#sheet { background: @paper; border: 1px solid @control; border-radius: 7px; }
+QToolTip { background: @rail; color: @rail_text; border: none; padding: 4px 7px; }
+QScrollBar:vertical { background: transparent; width: 8px; margin: 0; }
+QScrollBar::handle:vertical { background: @hairline; border-radius: 4px; min-height: 24px; }
+QScrollBar::add-line:vertical, QScrollBar::sub-line:vertical { height: 0; }
+)";
+    const std::pair<const char*, QColor> names[] = {
+        // Longer names first: "@rail" is the beginning of "@rail_text".
+        {"@rail_raised", r.rail_raised}, {"@rail_text", r.rail_text}, {"@rail_quiet", r.rail_quiet}, {"@rail", r.rail},
+        {"@accent_soft", r.accent_soft}, {"@accent_text", r.accent_text}, {"@accent", r.accent},
+        {"@attention_text", r.attention_text}, {"@attention", r.attention},
+        {"@danger_outline", r.danger_outline}, {"@danger_text", r.danger_text}, {"@danger", r.danger},
+        {"@wire_paper", r.wire_paper}, {"@wire_text", r.wire_text}, {"@paper", r.paper}, {"@card", r.card},
+        {"@hairline", r.hairline}, {"@control", r.control}, {"@quiet", r.quiet}, {"@text", r.text}};
+    for (const auto& [name, colour] : names) sheet.replace(name, colour.name());
+    return sheet;
+}
+
+}  // namespace chalkline::app::theme

@@ -1,0 +1,119 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "trays/burn_tray.hpp"
+
+#include <QScrollBar>
+#include <QTimer>
+#include <QVBoxLayout>
+
+#include <chalkline/wording/wording.hpp>
+
+#include "widgets/controls.hpp"
+
+namespace chalkline::app {
+namespace {
+
+constexpr int most_lines = 500;       // of the wire log kept on screen
+constexpr int log_interval = 100;     // ms between updates: a burn logs thousands of lines a second
+
+QString clock(double seconds) {
+    const auto whole = static_cast<qint64>(seconds + 0.5);
+    if (whole >= 3600) return QString("%1:%2:%3").arg(whole / 3600).arg(whole % 3600 / 60, 2, 10, QChar('0')).arg(whole % 60, 2, 10, QChar('0'));
+    return QString("%1:%2").arg(whole / 60).arg(whole % 60, 2, 10, QChar('0'));
+}
+
+}  // namespace
+
+BurnTray::BurnTray(const TrayContext& context, QWidget* parent) : QWidget(parent), context_(context) {
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(0, 0, 0, 0);
+    all->setSpacing(8);
+    heading_ = make_label({}, Tone::heading, this);
+    all->addWidget(heading_);
+    time_ = make_label({}, Tone::plain, this);
+    time_->setStyleSheet(QString("font-size: %1px; font-weight: 600;").arg(theme::huge));
+    time_->setAccessibleName(tr("Time left"));
+    all->addWidget(time_);
+    under_ = make_label({}, Tone::quiet, this);
+    all->addWidget(under_);
+    ribbon_ = new TimeRibbon(context_.roles, this);
+    all->addWidget(ribbon_);
+    trouble_ = make_label({}, Tone::attention, this);
+    all->addWidget(trouble_);
+    burn_ = make_button(tr("Burn…"), ButtonLook::accent, this);
+    burn_->setToolTip(tr("Ctrl+Return"));
+    connect(burn_, &QPushButton::clicked, this, &BurnTray::burn_wanted);
+    all->addWidget(burn_, 0, Qt::AlignLeft);
+    facts_ = make_label({}, Tone::quiet, this);
+    all->addWidget(facts_);
+
+    auto* wire_heading = make_label(tr("Wire log"), Tone::heading, this);
+    wire_heading->setContentsMargins(0, 12, 0, 0);
+    all->addWidget(wire_heading);
+    wire_ = new QPlainTextEdit(this);
+    wire_->setObjectName("wireLog");
+    wire_->setReadOnly(true);
+    wire_->setFont(theme::mono(theme::small));
+    wire_->setMaximumBlockCount(most_lines);
+    wire_->setMinimumHeight(160);
+    wire_->setAccessibleName(tr("Wire log"));
+    wire_->setLineWrapMode(QPlainTextEdit::NoWrap);
+    wire_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    all->addWidget(wire_, 1);
+
+    log_timer_ = new QTimer(this);
+    log_timer_->setSingleShot(true);
+    log_timer_->setInterval(log_interval);
+    connect(log_timer_, &QTimer::timeout, this, [this] {
+        wire_->appendPlainText(pending_.join('\n'));
+        pending_.clear();
+        wire_->verticalScrollBar()->setValue(wire_->verticalScrollBar()->maximum());
+    });
+    connect(&context_.machine, &MachineLink::wire, this, &BurnTray::log);
+    connect(&context_.machine, &MachineLink::changed, this, &BurnTray::follow);
+    connect(&context_.desk, &BurnDesk::changed, this, &BurnTray::follow);
+    follow();
+}
+
+void BurnTray::log(const QStringList& lines) {
+    pending_ += lines;
+    if (pending_.size() > most_lines) pending_ = pending_.mid(pending_.size() - most_lines);
+    if (!log_timer_->isActive()) log_timer_->start();
+}
+
+void BurnTray::follow() {
+    const auto& desk = context_.desk;
+    const auto& now = context_.machine.snapshot();
+    const bool burning = desk.burning();
+    const auto plan = desk.burning_plan() ? desk.burning_plan() : context_.plans.planned().plan;
+    const bool after = desk.burned_at().has_value();
+    heading_->setText(burning ? tr("Burning now") : after ? tr("Burned") : tr("Burn"));
+    time_->setVisible(plan != nullptr);
+    under_->setVisible(plan != nullptr);
+    ribbon_->setVisible(plan != nullptr);
+    if (plan) {
+        time_->setText(clock(burning ? desk.seconds_left() : plan->total.seconds()));
+        under_->setText(burning ? tr("left of %1 · %2 % done").arg(clock(plan->total.seconds())).arg(static_cast<int>(desk.share_done() * 100))
+                        : after ? tr("finished at %1").arg(desk.burned_at()->toString("hh:mm"))
+                                : tr("minutes, as planned"));
+        ribbon_->show_segments(segments_of(*plan, context_.document.job(), context_.machine.profile(), context_.roles));
+        ribbon_->show_progress(burning || desk.operations_done() > 0 ? desk.share_done() : -1);
+    }
+    const auto why = desk.obstacle();
+    QString trouble;
+    if (desk.trouble())
+        trouble = desk.trouble()->whole();
+    else if (why && !burning && now.activity == machine::Activity::none)
+        trouble = why->whole();
+    trouble_->setText(trouble);
+    trouble_->setVisible(!trouble.isEmpty());
+    burn_->setVisible(!burning);
+    burn_->setText(after ? tr("Burn again in place…") : tr("Burn…"));
+    burn_->setEnabled(!why);
+    QString facts;
+    if (burning) facts = tr("Line %1 of %2 · doing %3 mm/min").arg(now.lines_done).arg(desk.lines()).arg(static_cast<int>(now.feed));
+    if (now.silent_for > 0) facts = tr("The machine has not answered for %1 s. Its switch is the sure way to stop it.").arg(static_cast<int>(now.silent_for));
+    facts_->setText(facts);
+    facts_->setVisible(!facts.isEmpty());
+}
+
+}  // namespace chalkline::app

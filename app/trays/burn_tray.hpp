@@ -1,0 +1,34 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QLabel>
+#include <QPlainTextEdit>
+#include <QPushButton>
+#include <QWidget>
+
+#include "trays/tray_context.hpp"
+
+namespace chalkline::app {
+
+/// The burn: its button before, the time left and the progress during, the truth after. The wire log below.
+class BurnTray : public QWidget {
+    Q_OBJECT
+   public:
+    BurnTray(const TrayContext& context, QWidget* parent = nullptr);
+
+   Q_SIGNALS:
+    void burn_wanted();
+
+   private:
+    void follow();
+    void log(const QStringList& lines);
+
+    TrayContext context_;
+    QLabel *heading_, *time_, *under_, *trouble_, *facts_;
+    TimeRibbon* ribbon_;
+    QPushButton* burn_;
+    QPlainTextEdit* wire_;
+    QStringList pending_;  ///< log lines not shown yet
+    class QTimer* log_timer_;
+};
+
+}  // namespace chalkline::app

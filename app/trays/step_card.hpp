@@ -1,0 +1,62 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QCheckBox>
+#include <QPointer>
+#include <QWidget>
+#include <optional>
+
+#include "trays/tray_context.hpp"
+#include "widgets/controls.hpp"
+#include "widgets/ink_chip.hpp"
+
+namespace chalkline::app {
+
+/// One step of the run sheet: number, kind, time and settings in words; opened, also its fields. Dragged by its head to
+/// another place; Alt and the up or down key move it too, Delete removes it.
+class StepCard : public QWidget {
+    Q_OBJECT
+   public:
+    StepCard(const job::Step& step, int number, const TrayContext& context, QWidget* parent);
+    job::Id id() const { return step_.id; }
+    const job::Step& step() const { return step_; }
+    void show_step(const job::Step& step, int number);
+    void show_time(std::optional<Duration> time);
+    void open(bool opened);
+    /// An ink is dragged over it.
+    void light(bool on);
+
+   Q_SIGNALS:
+    void chosen();
+    void settings_typed(const chalkline::steps::StepSettings& settings);
+    void dropped(const QPoint& global);
+    void move_wanted(int by);
+    void remove_wanted();
+    void hovered(bool on);
+
+   protected:
+    void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void enterEvent(QEnterEvent*) override { Q_EMIT hovered(true); }
+    void leaveEvent(QEvent*) override { Q_EMIT hovered(false); }
+
+   private:
+    void build_fields();
+    void commit();
+    QString summary() const;
+
+    job::Step step_;
+    int number_;
+    TrayContext context_;
+    QString time_;
+    bool opened_ = false, lit_ = false, dragging_ = false;
+    QPoint pressed_;
+    QWidget* fields_ = nullptr;
+    QLabel* dose_ = nullptr;
+    ValueField *power_ = nullptr, *speed_ = nullptr, *passes_ = nullptr, *pitch_ = nullptr;
+    QCheckBox* air_ = nullptr;
+};
+
+}  // namespace chalkline::app

@@ -1,0 +1,219 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "trays/steps_tray.hpp"
+
+#include <QHBoxLayout>
+#include <algorithm>
+
+#include <chalkline/job/edits.hpp>
+#include <chalkline/wording/wording.hpp>
+
+namespace chalkline::app {
+namespace {
+
+bool under(const QWidget* widget, const QPoint& global) {
+    return widget->isVisible() && widget->rect().contains(widget->mapFromGlobal(global));
+}
+
+}  // namespace
+
+StepsTray::StepsTray(const TrayContext& context, QWidget* parent) : QWidget(parent), context_(context) {
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(0, 0, 0, 0);
+    all->setSpacing(8);
+    all->addWidget(make_label(tr("Inks"), Tone::heading, this));
+    chip_box_ = new QWidget(this);
+    chip_box_->setLayout(new FlowLayout(6));
+    all->addWidget(chip_box_);
+    left_out_box_ = new QWidget(this);
+    left_out_box_->setAccessibleName(tr("Left out"));
+    left_out_box_->setLayout(new FlowLayout(6));
+    all->addWidget(left_out_box_);
+
+    auto* heading = make_label(tr("Run sheet"), Tone::heading, this);
+    heading->setContentsMargins(0, 8, 0, 0);
+    all->addWidget(heading);
+    card_box_ = new QVBoxLayout;
+    card_box_->setSpacing(8);
+    all->addLayout(card_box_);
+
+    fault_ = new QWidget(this);
+    auto* fault_row = new QHBoxLayout(fault_);
+    fault_row->setContentsMargins(0, 0, 0, 0);
+    fault_row->addWidget(make_label(tr("A cut comes first: the piece may shift before the rest is burned."), Tone::attention, fault_), 1);
+    auto* mend = make_button(tr("Put in order"), ButtonLook::plain, fault_);
+    connect(mend, &QPushButton::clicked, this, [this] { edit(tr("Put in order"), job::put_in_order(context_.document.job())); });
+    fault_row->addWidget(mend);
+
+    auto* add_row = new QHBoxLayout;
+    add_row->setSpacing(4);
+    add_row->addWidget(make_label(tr("Add step"), Tone::quiet, this));
+    for (const auto kind : {steps::StepKind::engrave, steps::StepKind::score, steps::StepKind::cut}) {
+        auto* button = make_button(wording::name(kind), ButtonLook::link, this);
+        connect(button, &QPushButton::clicked, this, [this, kind] {
+            edit(tr("Add step"), job::add_step(context_.document.job(), kind));
+            choose(context_.document.job().last_id);
+        });
+        add_row->addWidget(button);
+    }
+    add_row->addStretch(1);
+    all->addLayout(add_row);
+    all->addStretch(1);
+
+    connect(&context_.document, &JobDocument::changed, this, &StepsTray::follow);
+    connect(&context_.plans, &PlanKeeper::changed, this, &StepsTray::show_times);
+    rebuild();
+}
+
+void StepsTray::follow(JobChange change) {
+    if (!touches(change, JobChange::art | JobChange::steps)) return;
+    const auto& steps = context_.document.job().steps;
+    const bool same_cards = std::equal(steps.begin(), steps.end(), cards_.begin(), cards_.end(), [](const job::Step& step, const StepCard* card) {
+        return step.id == card->id() && step.inks == card->step().inks && step.settings.kind == card->step().settings.kind;
+    });
+    // Rebuilding would take the focus out of a field that is being typed in.
+    same_cards && !touches(change, JobChange::art) ? refresh() : rebuild();
+}
+
+void StepsTray::rebuild() {
+    const auto clear = [](QLayout* layout) {
+        while (QLayoutItem* item = layout->takeAt(0)) {
+            // An edit may come from a card or chip itself: let it finish first.
+            if (QWidget* widget = item->widget()) {
+                widget->hide();
+                widget->deleteLater();
+            }
+            delete item;
+        }
+    };
+    card_box_->removeWidget(fault_);
+    clear(card_box_);
+    clear(chip_box_->layout());
+    clear(left_out_box_->layout());
+    cards_.clear();
+    chips_.clear();
+    const job::Job& job = context_.document.job();
+    left_out_box_->layout()->addWidget(make_label(tr("left out:"), Tone::quiet, left_out_box_));
+    for (const auto& routed : job::routed_inks(job))
+        add_chip(routed, routed.left_out ? left_out_box_->layout() : chip_box_->layout());
+    if (chips_.empty()) chip_box_->layout()->addWidget(make_label(tr("No inks yet: add art first."), Tone::quiet, chip_box_));
+    int number = 0;
+    for (const job::Step& step : job.steps) add_card(step, ++number);
+    refresh();
+}
+
+void StepsTray::refresh() {
+    const job::Job& job = context_.document.job();
+    if (open_ && !job.step(*open_)) open_.reset();
+    for (std::size_t i = 0; i < cards_.size(); ++i) {
+        cards_[i]->show_step(job.steps[i], static_cast<int>(i) + 1);
+        cards_[i]->open(open_ == cards_[i]->id());
+    }
+    // The fault stands between the two cards it speaks of.
+    card_box_->removeWidget(fault_);
+    fault_->setVisible(job::order_fault(job));
+    if (job::order_fault(job)) {
+        const auto cut = std::find_if(job.steps.begin(), job.steps.end(), [](const job::Step& s) {
+            return s.settings.kind == steps::StepKind::cut && !s.inks.empty();
+        });
+        card_box_->insertWidget(static_cast<int>(cut - job.steps.begin()) + 1, fault_);
+    }
+    show_times();
+}
+
+void StepsTray::show_times() {
+    const auto& plan = context_.plans.planned().plan;
+    for (StepCard* card : cards_) {
+        std::optional<Duration> time;
+        if (plan && !context_.plans.stale())
+            for (const auto& report : plan->steps)
+                if (report.step == card->id()) time = report.time;
+        card->show_time(time);
+    }
+}
+
+void StepsTray::add_chip(const job::RoutedInk& routed, QLayout* place) {
+    auto* chip = new InkChip(routed.ink, routed.shapes, context_.roles, this);
+    chip->set_faint(routed.left_out);
+    place->addWidget(chip);
+    chip->show();
+    chips_.push_back(chip);
+    const Ink ink = routed.ink;
+    connect(chip, &InkChip::dragged, this, [this](const QPoint& global) {
+        for (StepCard* card : cards_) card->light(card == card_at(global));
+    });
+    connect(chip, &InkChip::dropped, this, [this, ink](const QPoint& global) {
+        for (StepCard* card : cards_) card->light(false);
+        drop_ink(ink, global);
+    });
+    connect(chip, &InkChip::sent, this, [this, ink](int number) { send_ink(ink, number); });
+    connect(chip, &InkChip::hovered, this, [this, ink](bool on) {
+        context_.bed.highlight(on ? Highlight{ink, {}} : Highlight{});
+    });
+}
+
+void StepsTray::add_card(const job::Step& step, int number) {
+    auto* card = new StepCard(step, number, context_, this);
+    card_box_->addWidget(card);
+    cards_.push_back(card);
+    const job::Id id = step.id;
+    connect(card, &StepCard::chosen, this, [this, id] { choose(open_ == id ? 0 : id); });
+    connect(card, &StepCard::settings_typed, this, [this, id](const steps::StepSettings& settings) {
+        edit(tr("Change step"), job::change_settings(context_.document.job(), id, settings, context_.machine.profile().top_speed()));
+        refresh();  // a refused value goes back to what holds
+    });
+    connect(card, &StepCard::dropped, this, [this, id](const QPoint& global) { drop_card(id, global); });
+    connect(card, &StepCard::move_wanted, this, [this, id](int by) {
+        const auto& steps = context_.document.job().steps;
+        const auto at = std::find_if(steps.begin(), steps.end(), [id](const job::Step& s) { return s.id == id; });
+        edit(tr("Move step"), job::move_step(context_.document.job(), id, static_cast<int>(at - steps.begin()) + by));
+        for (StepCard* moved : cards_)
+            if (moved->id() == id) moved->setFocus();
+    });
+    connect(card, &StepCard::remove_wanted, this, [this, id] { edit(tr("Remove step"), job::remove_step(context_.document.job(), id)); });
+    connect(card, &StepCard::hovered, this, [this, id](bool on) {
+        context_.bed.highlight(on ? Highlight{{}, id} : Highlight{});
+    });
+}
+
+StepCard* StepsTray::card_at(const QPoint& global) const {
+    const auto found = std::find_if(cards_.begin(), cards_.end(), [&](const StepCard* card) { return under(card, global); });
+    return found == cards_.end() ? nullptr : *found;
+}
+
+bool StepsTray::over_left_out(const QPoint& global) const { return under(left_out_box_, global); }
+
+void StepsTray::drop_ink(const Ink& ink, const QPoint& global) {
+    if (const StepCard* card = card_at(global))
+        edit(tr("Send ink to step"), job::route_ink(context_.document.job(), ink, card->id()));
+    else if (over_left_out(global))
+        edit(tr("Leave ink out"), job::leave_out(context_.document.job(), ink));
+}
+
+void StepsTray::send_ink(const Ink& ink, int step_number) {
+    const auto& steps = context_.document.job().steps;
+    if (step_number == 0)
+        edit(tr("Leave ink out"), job::leave_out(context_.document.job(), ink));
+    else if (step_number <= static_cast<int>(steps.size()))
+        edit(tr("Send ink to step"), job::route_ink(context_.document.job(), ink, steps[static_cast<std::size_t>(step_number) - 1].id));
+    for (InkChip* chip : chips_)
+        if (chip->ink() == ink) chip->setFocus();
+}
+
+void StepsTray::drop_card(job::Id step, const QPoint& global) {
+    // Its new place: above every card whose middle lies below the pointer.
+    int place = 0;
+    for (const StepCard* card : cards_)
+        if (card->id() != step && card->mapToGlobal(card->rect().center()).y() < global.y()) ++place;
+    edit(tr("Move step"), job::move_step(context_.document.job(), step, place));
+}
+
+void StepsTray::choose(job::Id step) {
+    open_ = step == 0 ? std::nullopt : std::optional(step);
+    for (StepCard* card : cards_) card->open(open_ == card->id());
+}
+
+void StepsTray::edit(const QString& name, Result<job::Job> edited) {
+    if (auto done = context_.document.edit(name, std::move(edited), JobChange::steps); !done) Q_EMIT refused(done.error());
+}
+
+}  // namespace chalkline::app

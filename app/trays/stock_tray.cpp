@@ -1,0 +1,156 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "trays/stock_tray.hpp"
+
+#include <QGridLayout>
+#include <QVBoxLayout>
+#include <algorithm>
+#include <numbers>
+
+#include <chalkline/job/edits.hpp>
+
+namespace chalkline::app {
+namespace {
+
+constexpr double degree = std::numbers::pi / 180;
+
+ValueField* make_angle_field(const QString& name, QWidget* parent) {
+    const auto read = [](const QString& text) -> Result<double> {
+        QString plain = text;
+        bool number = false;
+        const double value = plain.remove(QChar(0x00b0)).replace(',', '.').trimmed().toDouble(&number);
+        if (!number || std::abs(value) > 360) return fail(chalkline::error::not_a_number, {{"text", text.toStdString()}});
+        return value;
+    };
+    return new ValueField(name, read, [](double v) { return QString::fromStdString(format_number(v, 2)) + QChar(0x00b0); }, parent);
+}
+
+}  // namespace
+
+StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(parent), context_(context) {
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(0, 0, 0, 0);
+    all->setSpacing(8);
+    all->addWidget(make_label(tr("The piece"), Tone::heading, this));
+
+    none_ = new QWidget(this);
+    auto* empty = new QVBoxLayout(none_);
+    empty->setContentsMargins(0, 0, 0, 0);
+    empty->addWidget(make_label(tr("No piece is set: only the bed limits the burn."), Tone::quiet, none_));
+    auto* set = make_button(tr("Set a piece"), ButtonLook::accent, none_);
+    connect(set, &QPushButton::clicked, this, &StockTray::set_piece);
+    empty->addWidget(set, 0, Qt::AlignLeft);
+    all->addWidget(none_);
+
+    form_ = new QWidget(this);
+    auto* grid = new QGridLayout(form_);
+    grid->setContentsMargins(0, 0, 0, 0);
+    grid->setVerticalSpacing(8);
+    grid->setHorizontalSpacing(8);
+    material_ = new QLineEdit(form_);
+    material_->setAccessibleName(tr("Material"));
+    material_->setMaxLength(60);
+    thickness_ = make_length_field(tr("Thickness"), form_);
+    width_ = make_length_field(tr("Width"), form_);
+    height_ = make_length_field(tr("Height"), form_);
+    x_ = make_length_field(tr("Near left corner, from the left"), form_);
+    y_ = make_length_field(tr("Near left corner, from the near edge"), form_);
+    angle_ = make_angle_field(tr("Turned by"), form_);
+    const auto put = [&](int row, const QString& name, QWidget* first, QWidget* second) {
+        grid->addWidget(make_label(name, Tone::quiet, form_), row, 0);
+        grid->addWidget(first, row, 1);
+        if (second) grid->addWidget(second, row, 2);
+    };
+    put(0, tr("Material"), material_, thickness_);
+    put(1, tr("Size"), width_, height_);
+    put(2, tr("Near left corner"), x_, y_);
+    put(3, tr("Turned by"), angle_, nullptr);
+    grid->setColumnMinimumWidth(0, 108);
+    all->addWidget(form_);
+    fault_ = make_label({}, Tone::attention, this);
+    all->addWidget(fault_);
+
+    auto* heading = make_label(tr("The job on it"), Tone::heading, form_);
+    heading->setContentsMargins(0, 8, 0, 0);
+    grid->addWidget(heading, 4, 0, 1, 3);
+    auto* row = new QHBoxLayout;
+    auto* centre = make_button(tr("Centre it"), ButtonLook::plain, form_);
+    connect(centre, &QPushButton::clicked, this, &StockTray::centre_job);
+    row->addWidget(centre);
+    row->addStretch(1);
+    auto* remove = make_button(tr("No piece"), ButtonLook::link, form_);
+    connect(remove, &QPushButton::clicked, this, [this] {
+        (void)context_.document.edit(tr("Remove stock"), job::set_stock(context_.document.job(), {}), JobChange::stock);
+    });
+    row->addWidget(remove);
+    grid->addLayout(row, 5, 0, 1, 3);
+    all->addStretch(1);
+
+    for (ValueField* field : {thickness_, width_, height_, x_, y_, angle_})
+        connect(field, &ValueField::committed, this, &StockTray::commit);
+    connect(material_, &QLineEdit::editingFinished, this, &StockTray::commit);
+    connect(&context_.document, &JobDocument::changed, this, [this](JobChange change) {
+        if (touches(change, JobChange::stock)) show_stock();
+    });
+    connect(&context_.plans, &PlanKeeper::changed, this, &StockTray::show_stock);
+    show_stock();
+}
+
+void StockTray::show_stock() {
+    const auto& stock = context_.document.job().stock;
+    none_->setVisible(!stock);
+    form_->setVisible(stock.has_value());
+    const Planned& planned = context_.plans.planned();
+    QString fault;
+    if (planned.off_bed > 0)
+        fault = tr("The art is %1 mm off the bed.").arg(QString::fromStdString(format_number(planned.off_bed, 1)));
+    else if (stock && planned.off_stock > 0)
+        fault = tr("The art is %1 mm off the piece.").arg(QString::fromStdString(format_number(planned.off_stock, 1)));
+    fault_->setText(fault);
+    fault_->setVisible(!fault.isEmpty());
+    if (!stock) return;
+    if (!material_->hasFocus()) material_->setText(QString::fromStdString(stock->material));
+    thickness_->show_value(stock->thickness.mm());
+    width_->show_value(stock->width);
+    height_->show_value(stock->height);
+    x_->show_value(stock->corner.x);
+    y_->show_value(stock->corner.y);
+    angle_->show_value(stock->angle / degree);
+}
+
+void StockTray::commit() {
+    if (!context_.document.job().stock) return;
+    job::Stock stock = *context_.document.job().stock;
+    stock.material = material_->text().trimmed().toStdString();
+    stock.thickness = Length::mm(std::clamp(thickness_->value(), 0.0, 1000.0));
+    stock.width = std::clamp(width_->value(), 1.0, 10000.0);
+    stock.height = std::clamp(height_->value(), 1.0, 10000.0);
+    stock.corner = {x_->value(), y_->value()};
+    stock.angle = angle_->value() * degree;
+    if (stock == *context_.document.job().stock) return show_stock();
+    (void)context_.document.edit(tr("Change stock"), job::set_stock(context_.document.job(), stock), JobChange::stock);
+}
+
+/// A piece round the art with a margin, or a sheet in the middle of the bed.
+void StockTray::set_piece() {
+    constexpr double margin = 10;  // mm
+    const geometry::Box bed = context_.machine.profile().bed();
+    geometry::Box box = job::bounds(context_.document.job()).grown(margin);
+    if (box.empty()) box = {bed.centre().x - 100, bed.centre().y - 75, bed.centre().x + 100, bed.centre().y + 75};
+    job::Stock stock;
+    stock.material = tr("Birch ply").toStdString();
+    stock.corner = {std::max(bed.left, box.left), std::max(bed.bottom, box.bottom)};
+    stock.width = std::min(bed.right, box.right) - stock.corner.x;
+    stock.height = std::min(bed.top, box.top) - stock.corner.y;
+    (void)context_.document.edit(tr("Set stock"), job::set_stock(context_.document.job(), stock), JobChange::stock);
+}
+
+void StockTray::centre_job() {
+    const job::Job& job = context_.document.job();
+    const geometry::Box art = job::bounds(job);
+    if (!job.stock || art.empty()) return;
+    const auto middle = geometry::bounds(job.stock->outline()).centre();
+    (void)context_.document.edit(tr("Centre the job"), job::place_art(job, {middle.x - art.width() / 2, middle.y - art.height() / 2}),
+                                 JobChange::place);
+}
+
+}  // namespace chalkline::app

@@ -1,0 +1,29 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QWidget>
+
+#include "trays/tray_context.hpp"
+#include "widgets/controls.hpp"
+
+namespace chalkline::app {
+
+/// The piece of material: what it is, how large, where it lies, and the job's place on it.
+class StockTray : public QWidget {
+    Q_OBJECT
+   public:
+    StockTray(const TrayContext& context, QWidget* parent = nullptr);
+
+   private:
+    void show_stock();
+    void commit();
+    void set_piece();
+    void centre_job();
+
+    TrayContext context_;
+    QWidget *none_, *form_;
+    QLineEdit* material_;
+    ValueField *thickness_, *width_, *height_, *x_, *y_, *angle_;
+    QLabel* fault_;
+};
+
+}  // namespace chalkline::app

@@ -1,0 +1,135 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "widgets/controls.hpp"
+
+#include <QKeyEvent>
+#include <QStyle>
+#include <cmath>
+
+#include <chalkline/wording/wording.hpp>
+
+namespace chalkline::app {
+namespace {
+
+const char* property_of(ButtonLook look) {
+    switch (look) {
+        case ButtonLook::plain: return "plain";
+        case ButtonLook::accent: return "accent";
+        case ButtonLook::link: return "link";
+        case ButtonLook::rail: return "rail";
+        case ButtonLook::top: return "top";
+        case ButtonLook::stop: return "stop";
+    }
+    return "plain";
+}
+
+const char* property_of(Tone tone) {
+    switch (tone) {
+        case Tone::plain: return "plain";
+        case Tone::heading: return "heading";
+        case Tone::quiet: return "quiet";
+        case Tone::attention: return "attention";
+    }
+    return "plain";
+}
+
+template <class Value, class Number>
+ValueField::Reader reader(Value parse, Number number) {
+    return [parse, number](const QString& text) -> Result<double> {
+        const auto value = parse(text.toStdString());
+        if (!value) return tl::unexpected(value.error());
+        return number(*value);
+    };
+}
+
+}  // namespace
+
+QPushButton* make_button(const QString& text, ButtonLook look, QWidget* parent) {
+    auto* button = new QPushButton(text, parent);
+    button->setProperty("look", property_of(look));
+    button->setAccessibleName(text);
+    return button;
+}
+
+QLabel* make_label(const QString& text, Tone tone, QWidget* parent) {
+    auto* label = new QLabel(text, parent);
+    label->setProperty("tone", property_of(tone));
+    label->setWordWrap(true);
+    return label;
+}
+
+ValueField::ValueField(const QString& name, Reader reader, Writer writer, QWidget* parent)
+    : QLineEdit(parent), reader_(std::move(reader)), writer_(std::move(writer)) {
+    setAccessibleName(name);
+    connect(this, &QLineEdit::editingFinished, this, &ValueField::commit);
+}
+
+void ValueField::show_value(double value) {
+    value_ = value;
+    if (!hasFocus() || !isModified()) setText(writer_(value));
+    mark_wrong({});
+}
+
+void ValueField::commit() {
+    if (!isModified()) return;
+    const auto read = reader_(text());
+    if (!read) {
+        mark_wrong(wording::describe(read.error()).whole());
+        return;
+    }
+    setModified(false);
+    value_ = *read;
+    setText(writer_(value_));
+    mark_wrong({});
+    Q_EMIT committed(value_);
+}
+
+void ValueField::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Escape && isModified()) {
+        setModified(false);
+        show_value(value_);
+        event->accept();
+        return;
+    }
+    QLineEdit::keyPressEvent(event);
+}
+
+void ValueField::mark_wrong(const QString& why) {
+    setToolTip(why);
+    const bool wrong = !why.isEmpty();
+    if (property("wrong").toBool() == wrong) return;
+    setProperty("wrong", wrong);
+    style()->unpolish(this);
+    style()->polish(this);
+}
+
+ValueField* make_length_field(const QString& name, QWidget* parent) {
+    return new ValueField(
+        name,
+        reader([](const std::string& t) { return parse_length(t, LengthUnit::mm); }, [](Length l) { return l.mm(); }),
+        [](double mm) { return QString::fromStdString(format_length(Length::mm(mm), LengthUnit::mm)); }, parent);
+}
+
+ValueField* make_speed_field(const QString& name, QWidget* parent) {
+    return new ValueField(
+        name,
+        reader([](const std::string& t) { return parse_speed(t, SpeedUnit::mm_per_min); }, [](Speed s) { return s.mm_per_min(); }),
+        [](double v) { return QString::fromStdString(format_speed(Speed::mm_per_min(v), SpeedUnit::mm_per_min)); }, parent);
+}
+
+ValueField* make_power_field(const QString& name, QWidget* parent) {
+    return new ValueField(
+        name, reader([](const std::string& t) { return parse_power(t); }, [](Power p) { return p.percent(); }),
+        [](double v) { return QString::fromStdString(format_power(Power::percent(v))); }, parent);
+}
+
+ValueField* make_count_field(const QString& name, QWidget* parent) {
+    const auto read = [](const QString& text) -> Result<double> {
+        bool whole = false;
+        const int value = text.trimmed().toInt(&whole);
+        if (!whole) return fail(chalkline::error::not_a_number, {{"text", text.toStdString()}});
+        return value;
+    };
+    return new ValueField(name, read, [](double v) { return QString::number(std::lround(v)); }, parent);
+}
+
+}  // namespace chalkline::app

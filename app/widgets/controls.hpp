@@ -1,0 +1,52 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <functional>
+
+#include <chalkline/base/units_text.hpp>
+
+namespace chalkline::app {
+
+/// How a button looks; see theme::style_sheet.
+enum class ButtonLook { plain, accent, link, rail, top, stop };
+QPushButton* make_button(const QString& text, ButtonLook look, QWidget* parent);
+
+/// How a line of text sounds.
+enum class Tone { plain, heading, quiet, attention };
+QLabel* make_label(const QString& text, Tone tone, QWidget* parent);
+
+/// A field for one value with its unit. What is typed is read when Enter is pressed or the field is left; a text that
+/// cannot be read is marked, said in the tool tip and never taken.
+class ValueField : public QLineEdit {
+    Q_OBJECT
+   public:
+    /// Reads the text into a number, or says why not.
+    using Reader = std::function<Result<double>(const QString&)>;
+    using Writer = std::function<QString(double)>;
+    ValueField(const QString& name, Reader reader, Writer writer, QWidget* parent);
+
+    void show_value(double value);
+    double value() const { return value_; }
+
+   Q_SIGNALS:
+    void committed(double value);
+
+   protected:
+    void keyPressEvent(QKeyEvent* event) override;
+
+   private:
+    void commit();
+    void mark_wrong(const QString& why);
+    Reader reader_;
+    Writer writer_;
+    double value_ = 0;
+};
+
+ValueField* make_length_field(const QString& name, QWidget* parent);   ///< mm
+ValueField* make_speed_field(const QString& name, QWidget* parent);    ///< mm/min
+ValueField* make_power_field(const QString& name, QWidget* parent);    ///< %
+ValueField* make_count_field(const QString& name, QWidget* parent);
+
+}  // namespace chalkline::app

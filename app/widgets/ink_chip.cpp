@@ -1,0 +1,105 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "widgets/ink_chip.hpp"
+
+#include <QApplication>
+#include <QLabel>
+#include <QMouseEvent>
+#include <QPainter>
+
+#include <chalkline/wording/wording.hpp>
+
+namespace chalkline::app {
+
+InkChip::InkChip(const Ink& ink, int shapes, const theme::Roles& roles, QWidget* parent)
+    : QWidget(parent), ink_(ink), roles_(roles) {
+    text_ = QString::fromStdString(to_text(ink.rgb)) + " · " + wording::count_of(ink.kind, shapes);
+    setFocusPolicy(Qt::StrongFocus);
+    setCursor(Qt::OpenHandCursor);
+    setFont(theme::font(theme::small));
+    setAccessibleName(tr("Ink %1").arg(text_));
+    setAccessibleDescription(tr("Drag it onto a step, or press the step's number; 0 leaves it out"));
+    setToolTip(tr("Drag onto a step, or press its number (0 leaves it out)"));
+}
+
+void InkChip::set_faint(bool faint) {
+    faint_ = faint;
+    update();
+}
+
+QSize InkChip::sizeHint() const { return {fontMetrics().horizontalAdvance(text_) + 38, 24}; }
+
+void InkChip::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const QRectF outline = QRectF(rect()).adjusted(0.75, 0.75, -0.75, -0.75);
+    painter.setPen(QPen(hasFocus() ? roles_.accent : roles_.control, hasFocus() ? 2 : 1, faint_ ? Qt::DashLine : Qt::SolidLine));
+    painter.setBrush(faint_ ? roles_.paper : roles_.card);
+    painter.drawRoundedRect(outline, 11, 11);
+    const QColor colour(ink_.rgb.red, ink_.rgb.green, ink_.rgb.blue);
+    if (ink_.kind == InkKind::fill) {
+        painter.setPen(QPen(roles_.control, 0.8));
+        painter.setBrush(colour);
+        painter.drawRoundedRect(QRectF(9, 6, 12, 12), 3, 3);
+    } else {
+        // A line ink is a stroke, not a patch: the two never look alike.
+        painter.setPen(QPen(colour, 2.6, Qt::SolidLine, Qt::RoundCap));
+        painter.drawLine(QPointF(10, 16), QPointF(20, 8));
+    }
+    painter.setPen(faint_ ? roles_.quiet : roles_.text);
+    painter.drawText(QRect(27, 0, width() - 30, height()), Qt::AlignVCenter, text_);
+}
+
+void InkChip::mousePressEvent(QMouseEvent* event) {
+    if (event->button() == Qt::LeftButton) pressed_ = event->pos();
+}
+
+void InkChip::mouseMoveEvent(QMouseEvent* event) {
+    if (!(event->buttons() & Qt::LeftButton)) return;
+    const QPoint global = event->globalPosition().toPoint();
+    if (!ghost_) {
+        if ((event->pos() - pressed_).manhattanLength() < QApplication::startDragDistance()) return;
+        auto* ghost = new QLabel(window());
+        ghost->setAttribute(Qt::WA_TransparentForMouseEvents);
+        ghost->setPixmap(grab());
+        ghost->adjustSize();
+        ghost->show();
+        ghost_ = ghost;
+        setCursor(Qt::ClosedHandCursor);
+    }
+    ghost_->move(window()->mapFromGlobal(global) - pressed_);
+    ghost_->raise();
+    Q_EMIT dragged(global);
+}
+
+void InkChip::mouseReleaseEvent(QMouseEvent* event) {
+    if (!ghost_) return;
+    end_drag();
+    Q_EMIT dropped(event->globalPosition().toPoint());
+}
+
+void InkChip::end_drag() {
+    delete ghost_;
+    setCursor(Qt::OpenHandCursor);
+}
+
+/// The digits belong to the chip while it has the focus, not to the marks of the line.
+bool InkChip::event(QEvent* event) {
+    if (event->type() == QEvent::ShortcutOverride) {
+        const auto* key = static_cast<QKeyEvent*>(event);
+        if (key->key() >= Qt::Key_0 && key->key() <= Qt::Key_9 && key->modifiers() == Qt::NoModifier) {
+            event->accept();
+            return true;
+        }
+    }
+    return QWidget::event(event);
+}
+
+void InkChip::keyPressEvent(QKeyEvent* event) {
+    if (event->key() >= Qt::Key_0 && event->key() <= Qt::Key_9 && event->modifiers() == Qt::NoModifier) {
+        Q_EMIT sent(event->key() - Qt::Key_0);
+        return;
+    }
+    QWidget::keyPressEvent(event);
+}
+
+}  // namespace chalkline::app

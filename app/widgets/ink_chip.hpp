@@ -1,0 +1,51 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QPointer>
+#include <QWidget>
+
+#include <chalkline/base/ink.hpp>
+
+#include "theme/theme.hpp"
+
+namespace chalkline::app {
+
+/// One ink with its exact colour and how many shapes it has. It is dragged onto a step (or onto "left out"), or sent
+/// by keys: with the focus on it a digit names the step, 0 leaves it out. Hovering lights its shapes on the bed.
+class InkChip : public QWidget {
+    Q_OBJECT
+   public:
+    InkChip(const Ink& ink, int shapes, const theme::Roles& roles, QWidget* parent);
+    const Ink& ink() const { return ink_; }
+    /// Faint: this ink is left out.
+    void set_faint(bool faint);
+    QSize sizeHint() const override;
+
+   Q_SIGNALS:
+    /// While dragged: the global place of the pointer; `dropped` ends it.
+    void dragged(const QPoint& global);
+    void dropped(const QPoint& global);
+    /// A digit key: the number of the step, 0 for left out.
+    void sent(int step_number);
+    void hovered(bool on);
+
+   protected:
+    bool event(QEvent* event) override;
+    void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void enterEvent(QEnterEvent*) override { Q_EMIT hovered(true); }
+    void leaveEvent(QEvent*) override { Q_EMIT hovered(false); }
+
+   private:
+    void end_drag();
+    Ink ink_;
+    QString text_;
+    const theme::Roles& roles_;
+    bool faint_ = false;
+    QPoint pressed_;
+    QPointer<QWidget> ghost_;  ///< the picture of the chip under the pointer
+};
+
+}  // namespace chalkline::app

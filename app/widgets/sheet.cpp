@@ -1,0 +1,98 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "widgets/sheet.hpp"
+
+#include <QEvent>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+
+#include "theme/theme.hpp"
+
+namespace chalkline::app {
+
+Sheet::Sheet(const QString& title, QWidget* over) : QFrame(over) {
+    for (auto* older : over->findChildren<Sheet*>(Qt::FindDirectChildrenOnly))
+        if (older != this) older->deleteLater();
+    setObjectName("sheet");
+    setAccessibleName(title);
+    setFixedWidth(420);
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(20, 16, 20, 16);
+    all->setSpacing(12);
+    auto* heading = new QLabel(title, this);
+    heading->setFont(theme::font(theme::large, QFont::DemiBold));
+    heading->setStyleSheet(QString("font-size: %1px; font-weight: 600;").arg(theme::large));
+    heading->setWordWrap(true);
+    all->addWidget(heading);
+    body_ = new QVBoxLayout;
+    body_->setSpacing(8);
+    all->addLayout(body_);
+    buttons_ = new QHBoxLayout;
+    buttons_->setSpacing(8);
+    buttons_->addStretch(1);
+    all->addLayout(buttons_);
+    over->installEventFilter(this);
+}
+
+QLabel* Sheet::add_text(const QString& text, Tone tone) {
+    auto* label = make_label(text, tone, this);
+    body_->addWidget(label);
+    return label;
+}
+
+void Sheet::add_row(const QString& name, const QString& value) {
+    auto* row = new QHBoxLayout;
+    auto* left = make_label(name, Tone::quiet, this);
+    left->setFixedWidth(110);
+    left->setAlignment(Qt::AlignTop);
+    row->addWidget(left);
+    row->addWidget(make_label(value, Tone::plain, this), 1);
+    body_->addLayout(row);
+}
+
+void Sheet::add_widget(QWidget* widget) { body_->addWidget(widget); }
+
+QPushButton* Sheet::add_button(const QString& text, ButtonLook look, std::function<void()> action) {
+    auto* button = make_button(text, look, this);
+    connect(button, &QPushButton::clicked, this, [this, action = std::move(action)] {
+        hide();
+        deleteLater();
+        if (action) action();
+    });
+    if (look == ButtonLook::accent && !main_) main_ = button;
+    buttons_->addWidget(button);
+    return button;
+}
+
+void Sheet::open() {
+    // Word-wrapped labels only know their height at the final width.
+    ensurePolished();
+    layout()->activate();
+    resize(width(), layout()->hasHeightForWidth() ? layout()->heightForWidth(width()) : sizeHint().height());
+    centre();
+    show();
+    raise();
+    (main_ ? static_cast<QWidget*>(main_) : this)->setFocus();
+}
+
+void Sheet::centre() {
+    const QSize room = parentWidget()->size();
+    move((room.width() - width()) / 2, std::max(12, (room.height() - height()) / 3));
+}
+
+void Sheet::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Escape) {
+        hide();
+        deleteLater();
+    } else if ((event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter) && main_) {
+        main_->click();
+    } else {
+        QFrame::keyPressEvent(event);
+    }
+}
+
+bool Sheet::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == parentWidget() && event->type() == QEvent::Resize) centre();
+    return QFrame::eventFilter(watched, event);
+}
+
+}  // namespace chalkline::app

@@ -1,0 +1,38 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QFrame>
+#include <QVBoxLayout>
+#include <functional>
+
+#include "widgets/controls.hpp"
+
+namespace chalkline::app {
+
+/// A question or a short form inside the window, over the bed: never a window of its own, never over the rail. Return
+/// presses its main button, Esc closes it. One at a time; it deletes itself.
+class Sheet : public QFrame {
+    Q_OBJECT
+   public:
+    /// `over`: the widget it lies on, centred.
+    Sheet(const QString& title, QWidget* over);
+
+    QLabel* add_text(const QString& text, Tone tone = Tone::plain);
+    void add_row(const QString& name, const QString& value);
+    void add_widget(QWidget* widget);
+    /// The button closes the sheet, then does its work. The first accent button is the one Return presses.
+    QPushButton* add_button(const QString& text, ButtonLook look, std::function<void()> action);
+    /// Shows it and takes the focus.
+    void open();
+
+   protected:
+    void keyPressEvent(QKeyEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+   private:
+    void centre();
+    QVBoxLayout* body_;
+    QHBoxLayout* buttons_;
+    QPushButton* main_ = nullptr;
+};
+
+}  // namespace chalkline::app

@@ -1,0 +1,77 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "widgets/time_ribbon.hpp"
+
+#include <QPainter>
+#include <QPainterPath>
+
+#include <chalkline/wording/wording.hpp>
+
+namespace chalkline::app {
+
+TimeRibbon::TimeRibbon(const theme::Roles& roles, QWidget* parent) : QWidget(parent), roles_(roles) {
+    setFixedHeight(46);
+    setAccessibleName(tr("Time ribbon"));
+}
+
+void TimeRibbon::show_segments(std::vector<Segment> segments) {
+    segments_ = std::move(segments);
+    QStringList parts;
+    for (const Segment& s : segments_) parts << s.name + " " + wording::duration(Duration::seconds(s.seconds));
+    setAccessibleDescription(parts.join(", "));
+    update();
+}
+
+void TimeRibbon::show_progress(double share) {
+    share_ = share;
+    update();
+}
+
+void TimeRibbon::paintEvent(QPaintEvent*) {
+    double total = 0;
+    for (const Segment& s : segments_) total += s.seconds;
+    if (total <= 0) return;
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const QRectF strip(0.5, 0.5, width() - 1, 25);
+    QPainterPath rounded;
+    rounded.addRoundedRect(strip, 5, 5);
+    painter.setClipPath(rounded);
+    double x = strip.left();
+    std::vector<QRectF> places;
+    for (const Segment& s : segments_) {
+        const double wide = strip.width() * s.seconds / total;
+        places.emplace_back(x, strip.top(), wide, strip.height());
+        painter.fillRect(places.back(), s.tone);
+        x += wide;
+    }
+    if (share_ >= 0) {
+        QColor veil = roles_.paper;
+        veil.setAlphaF(0.74F);
+        const double done = strip.left() + strip.width() * share_;
+        painter.fillRect(QRectF(done, strip.top(), strip.right() - done + 1, strip.height()), veil);
+        painter.fillRect(QRectF(done - 1, strip.top(), 2, strip.height()), roles_.accent);
+    }
+    painter.setPen(QPen(roles_.paper, 2));
+    for (std::size_t i = 1; i < places.size(); ++i) painter.drawLine(places[i].topLeft(), places[i].bottomLeft());
+    painter.setClipping(false);
+    painter.setPen(QPen(roles_.control, 1));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawRoundedRect(strip, 5, 5);
+
+    painter.setFont(theme::font(theme::tiny));
+    painter.setPen(roles_.quiet);
+    double free_from = 0;
+    for (std::size_t i = 0; i < places.size(); ++i) {
+        const QString full = QString::number(i + 1) + " " + segments_[i].name;
+        const double left = std::max(places[i].left(), free_from);
+        const double room = (i + 1 < places.size() ? places[i + 1].left() : width()) - left - 4;
+        // A narrow segment keeps its number.
+        const QString text = painter.fontMetrics().horizontalAdvance(full) <= room ? full : QString::number(i + 1);
+        const int wide = painter.fontMetrics().horizontalAdvance(text);
+        const double at = std::min(left, static_cast<double>(width() - wide));
+        painter.drawText(QRectF(at, 29, wide + 2, 15), Qt::AlignVCenter, text);
+        free_from = at + wide + 8;
+    }
+}
+
+}  // namespace chalkline::app

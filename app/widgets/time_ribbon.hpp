@@ -1,0 +1,34 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QWidget>
+#include <vector>
+
+#include "theme/theme.hpp"
+
+namespace chalkline::app {
+
+/// The job as a strip: its width is time, a segment for each step in its burn tone, and how much is done.
+class TimeRibbon : public QWidget {
+    Q_OBJECT
+   public:
+    struct Segment {
+        QString name;
+        double seconds;
+        QColor tone;
+    };
+    TimeRibbon(const theme::Roles& roles, QWidget* parent);
+    void show_segments(std::vector<Segment> segments);
+    /// Share of the whole time that is done, 0…1; negative: not burning.
+    void show_progress(double share);
+    QSize sizeHint() const override { return {200, 46}; }
+
+   protected:
+    void paintEvent(QPaintEvent*) override;
+
+   private:
+    const theme::Roles& roles_;
+    std::vector<Segment> segments_;
+    double share_ = -1;
+};
+
+}  // namespace chalkline::app

@@ -1,0 +1,94 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Takes the pictures of docs/screenshots from the sample job on the simulated machine:
+//     chalkline-screenshots FOLDER
+#include <QApplication>
+#include <QDeadlineTimer>
+#include <QDir>
+#include <QTest>
+#include <cstdio>
+#include <functional>
+
+#include "mainwindow/main_window.hpp"
+
+namespace {
+
+using namespace chalkline;
+using app::Mark;
+
+bool wait_for(const std::function<bool()>& condition, int milliseconds = 60000) {
+    const QDeadlineTimer deadline(milliseconds);
+    while (!condition()) {
+        if (deadline.hasExpired()) return false;
+        QTest::qWait(20);
+    }
+    return true;
+}
+
+class Photographer {
+   public:
+    Photographer(app::MainWindow& window, const QString& folder) : window_(window), folder_(folder) {}
+    void take(const QString& name) {
+        QTest::qWait(150);
+        window_.grab().save(folder_.filePath(name + ".png"));
+    }
+
+   private:
+    app::MainWindow& window_;
+    QDir folder_;
+};
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    qputenv("QT_QPA_PLATFORM", "offscreen");
+    QApplication application(argc, argv);
+    if (argc < 2) {
+        std::fputs("usage: chalkline-screenshots FOLDER\n", stderr);
+        return 2;
+    }
+    QDir().mkpath(argv[1]);
+    QApplication::setFont(app::theme::font(app::theme::normal));
+    app::WindowOptions options;
+    options.simulator_speed = "20";
+    app::MainWindow window(options);
+    window.show();
+    Photographer photographer(window, argv[1]);
+    photographer.take("empty");
+    window.files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
+    if (!wait_for([&] { return !window.document().job().motifs.empty() && window.plans().ready(); })) return 1;
+    window.bed().select(window.document().job().motifs[0].id);
+    window.choose(Mark::art);
+    photographer.take("art");
+    window.choose(Mark::steps);
+    QTest::mouseClick(window.steps_tray().cards()[0], Qt::LeftButton, {}, {100, 20});
+    photographer.take("steps");
+    window.choose(Mark::stock);
+    photographer.take("stock");
+    window.choose(Mark::rehearse);
+    photographer.take("rehearse");
+
+    window.connect_sample_machine();
+    const auto idle = [&] {
+        const auto& now = window.machine().snapshot();
+        return now.connected && now.activity == machine::Activity::none && now.state == machine::ControllerState::idle;
+    };
+    if (!wait_for([&] { return window.machine().snapshot().state == machine::ControllerState::alarm; })) return 1;
+    window.choose(Mark::frame);
+    photographer.take("locked");
+    window.machine().home();
+    if (!wait_for([&] { return idle() && window.machine().snapshot().position_sure; })) return 1;
+    window.desk().frame();
+    if (!wait_for([&] { return window.desk().framed_at().has_value(); })) return 1;
+    photographer.take("frame");
+    window.choose(Mark::burn);
+    QTest::keyClick(&window, Qt::Key_Return, Qt::ControlModifier);
+    photographer.take("ready");
+    window.desk().burn();
+    if (!wait_for([&] { return window.desk().share_done() > 0.45; })) return 1;
+    for (auto* sheet : window.findChildren<QWidget*>("sheet")) sheet->hide();
+    photographer.take("burning");
+    window.machine().stop();
+    if (!wait_for([&] { return window.desk().trouble().has_value(); })) return 1;
+    photographer.take("stopped");
+    return 0;
+}
