@@ -66,10 +66,11 @@ MainWindow::MainWindow(const WindowOptions& options)
         const bool held = now.state == machine::ControllerState::hold;
         if (!machine_.active() || (hold_asked_ && !held && now.activity == machine::Activity::none)) hold_asked_ = false;
     });
-    for (auto signal : {&BurnDesk::changed}) connect(&desk_, signal, this, &MainWindow::show_line);
+    connect(&desk_, &BurnDesk::changed, this, &MainWindow::show_line);
     connect(&document_, &JobDocument::changed, this, &MainWindow::show_line);
     connect(&machine_, &MachineLink::changed, this, &MainWindow::show_line);
     show_line();
+    bed_->setFocus();
 }
 
 MainWindow::~MainWindow() {

@@ -84,11 +84,11 @@ QPushButton[look="link"]:focus { border: 1px solid @accent; padding: 1px 3px; }
 QPushButton[look="rail"] { background: @rail_raised; color: @rail_text; border: 1px solid @quiet; padding: 7px 14px; }
 QPushButton[look="rail"]:hover { background: @quiet; }
 QPushButton[look="rail"]:focus { border: 2px solid @rail_text; padding: 6px 13px; }
-QPushButton[look="rail"]:disabled { color: @control; background: @rail; border-color: @rail_raised; }
+QPushButton[look="rail"]:disabled { color: @quiet; background: @rail; border-color: @rail_raised; }
 QPushButton[look="top"] { background: transparent; color: @rail_text; border: 1px solid transparent; padding: 4px 10px; }
 QPushButton[look="top"]:hover { background: @rail_raised; }
 QPushButton[look="top"]:focus { border: 1px solid @rail_quiet; }
-QPushButton[look="top"]:disabled { color: @control; }
+QPushButton[look="top"]:disabled { color: @quiet; }
 QPushButton[look="stop"] { background: @danger; color: @danger_text; border: 1px solid @danger_outline; padding: 10px 24px; font-weight: 700; }
 QPushButton[look="stop"]:focus { border: 2px solid @rail_text; padding: 9px 23px; }
 QLineEdit, QComboBox { background: @card; border: 1px solid @control; border-radius: 5px; padding: 4px 7px; min-height: 18px;
@@ -99,7 +99,7 @@ QComboBox::drop-down { border: none; width: 18px; }
 QComboBox QAbstractItemView { background: @card; selection-background-color: @accent; selection-color: @accent_text; }
 QCheckBox { spacing: 7px; }
 QCheckBox::indicator { width: 15px; height: 15px; border: 1px solid @control; border-radius: 3px; background: @card; }
-QCheckBox::indicator:checked { background: @accent; border-color: @accent; }
+QCheckBox::indicator:checked { background: @accent; border-color: @accent; image: url(:/icons/check.svg); }
 QCheckBox:focus { color: @accent; }
 QPlainTextEdit#wireLog { background: @wire_paper; color: @wire_text; border: none; border-radius: 5px; padding: 6px; }
 QFrame#sheet { background: @paper; border: 1px solid @control; border-radius: 7px; }

@@ -107,12 +107,12 @@ ArtTray::ArtTray(const TrayContext& context, QWidget* parent) : QWidget(parent),
     row->setContentsMargins(0, 12, 0, 0);
     x_ = make_length_field(tr("Left edge on the bed"), place_);
     y_ = make_length_field(tr("Near edge on the bed"), place_);
-    row->addWidget(make_label(tr("Place"), Tone::quiet, place_));
+    row->addWidget(make_label(tr("Lower left corner"), Tone::quiet, place_));
     row->addStretch(1);
-    row->addWidget(make_label(tr("left"), Tone::quiet, place_));
+    row->addWidget(make_label(tr("X"), Tone::quiet, place_));
     x_->setFixedWidth(92);
     row->addWidget(x_);
-    row->addWidget(make_label(tr("near"), Tone::quiet, place_));
+    row->addWidget(make_label(tr("Y"), Tone::quiet, place_));
     y_->setFixedWidth(92);
     row->addWidget(y_);
     all->addWidget(place_);

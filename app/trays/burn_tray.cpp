@@ -67,6 +67,7 @@ BurnTray::BurnTray(const TrayContext& context, QWidget* parent) : QWidget(parent
         wire_->appendPlainText(pending_.join('\n'));
         pending_.clear();
         wire_->verticalScrollBar()->setValue(wire_->verticalScrollBar()->maximum());
+        wire_->horizontalScrollBar()->setValue(0);
     });
     connect(&context_.machine, &MachineLink::wire, this, &BurnTray::log);
     connect(&context_.machine, &MachineLink::changed, this, &BurnTray::follow);
@@ -94,7 +95,7 @@ void BurnTray::follow() {
         time_->setText(clock(burning ? desk.seconds_left() : plan->total.seconds()));
         under_->setText(burning ? tr("left of %1 · %2 % done").arg(clock(plan->total.seconds())).arg(static_cast<int>(desk.share_done() * 100))
                         : after ? tr("finished at %1").arg(desk.burned_at()->toString("hh:mm"))
-                                : tr("minutes, as planned"));
+                                : tr("as planned, minutes and seconds"));
         ribbon_->show_segments(segments_of(*plan, context_.document.job(), context_.machine.profile(), context_.roles));
         ribbon_->show_progress(burning || desk.operations_done() > 0 ? desk.share_done() : -1);
     }

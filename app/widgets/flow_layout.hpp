@@ -8,7 +8,10 @@ namespace chalkline::app {
 /// Lays its items in rows, as words in a paragraph.
 class FlowLayout : public QLayout {
    public:
-    explicit FlowLayout(int spacing) { setSpacing(spacing); }
+    explicit FlowLayout(int spacing) {
+        setSpacing(spacing);
+        setContentsMargins(0, 0, 0, 0);
+    }
     ~FlowLayout() override;
     void addItem(QLayoutItem* item) override { items_.append(item); }
     int count() const override { return static_cast<int>(items_.size()); }

@@ -72,7 +72,8 @@ int main(int argc, char** argv) {
         const auto& now = window.machine().snapshot();
         return now.connected && now.activity == machine::Activity::none && now.state == machine::ControllerState::idle;
     };
-    if (!wait_for([&] { return window.machine().snapshot().state == machine::ControllerState::alarm; })) return 1;
+    if (!wait_for([&] { const auto& now = window.machine().snapshot();
+            return now.activity == machine::Activity::none && now.state == machine::ControllerState::alarm; })) return 1;
     window.choose(Mark::frame);
     photographer.take("locked");
     window.machine().home();

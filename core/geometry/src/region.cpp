@@ -89,35 +89,72 @@ double covered_area(const std::vector<Region>& regions) {
     return area / (scale * scale);
 }
 
-std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch) {
-    Box box;
-    for (const Region& region : regions) box.add(bounds(region.rings));
-    if (box.empty() || box.height() <= 0) return {};
-    const auto count = std::max<std::int64_t>(1, std::llround(box.height() / pitch));
-    const double first = box.centre().y - static_cast<double>(count - 1) * pitch / 2;
+namespace {
 
-    std::vector<std::vector<Crossing>> rows(static_cast<std::size_t>(count));
+/// The rows at first, first + pitch, … below `top`.
+std::vector<ScanRow> rows_from(double first, double top, const std::vector<Region>& regions, double pitch) {
+    const auto count = static_cast<std::size_t>(std::max(1.0, std::ceil((top - first) / pitch)));
+    std::vector<std::vector<Crossing>> crossings(count);
     for (std::uint32_t index = 0; index < regions.size(); ++index) {
         for_each_edge(regions[index], [&](Point a, Point b) {
             if (a.y == b.y) return;
             const int turn = a.y < b.y ? 1 : -1;
             if (turn < 0) std::swap(a, b);
             // Rows with a.y <= y < b.y, so that a corner on a row counts once.
-            const auto from = std::max<std::int64_t>(0, static_cast<std::int64_t>(std::ceil((a.y - first) / pitch)));
-            for (std::int64_t k = from; k < count; ++k) {
+            const auto from = static_cast<std::size_t>(std::max(0.0, std::ceil((a.y - first) / pitch - 1)));
+            for (std::size_t k = from; k < count; ++k) {
                 const double y = first + static_cast<double>(k) * pitch;
                 if (y >= b.y) break;
-                if (y < a.y) continue;
-                rows[static_cast<std::size_t>(k)].push_back({index, a.x + (b.x - a.x) * (y - a.y) / (b.y - a.y), turn});
+                if (y >= a.y) crossings[k].push_back({index, a.x + (b.x - a.x) * (y - a.y) / (b.y - a.y), turn});
             }
         });
     }
-    std::vector<ScanRow> result;
-    for (std::int64_t k = 0; k < count; ++k) {
-        auto stretches = stretches_of(rows[static_cast<std::size_t>(k)], regions);
-        if (!stretches.empty()) result.push_back({first + static_cast<double>(k) * pitch, std::move(stretches)});
+    std::vector<ScanRow> rows;
+    for (std::size_t k = 0; k < count; ++k) {
+        auto stretches = stretches_of(crossings[k], regions);
+        if (!stretches.empty()) rows.push_back({first + static_cast<double>(k) * pitch, std::move(stretches)});
     }
-    return result;
+    return rows;
+}
+
+double inked_length(const std::vector<ScanRow>& rows) {
+    double sum = 0;
+    for (const ScanRow& row : rows)
+        for (const Stretch& s : row.stretches) sum += s.to - s.from;
+    return sum;
+}
+
+}  // namespace
+
+std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch) {
+    Box box;
+    for (const Region& region : regions) box.add(bounds(region.rings));
+    if (box.empty() || box.height() <= 0) return {};
+    const double count = std::max(1.0, std::round(box.height() / pitch));
+    const double balanced = box.centre().y - (count - 1) * pitch / 2;
+    // In a high shape a row more or less is nothing; in small lettering it is the weight of a stroke.
+    constexpr double low_rows = 400;
+    if (count > low_rows) return rows_from(balanced, box.top, regions, pitch);
+
+    constexpr int phases = 8;
+    std::vector<std::vector<ScanRow>> candidates;
+    double mean = 0;  // over all phases: the drawn area, eight times finer
+    for (int i = 0; i < phases; ++i) {
+        double first = balanced + pitch * (i - phases / 2) / phases;
+        while (first - pitch >= box.bottom) first -= pitch;
+        while (first < box.bottom) first += pitch;
+        candidates.push_back(rows_from(first, box.top, regions, pitch));
+        mean += inked_length(candidates.back()) / phases;
+    }
+    const auto cost = [&](int i) {
+        // Moving all rows by a part of the pitch moves the outer edges too.
+        const double shift = std::abs(i - phases / 2) / static_cast<double>(phases);
+        return std::abs(inked_length(candidates[static_cast<std::size_t>(i)]) - mean) + shift * box.width() / 2;
+    };
+    int best = phases / 2;
+    for (int i = 0; i < phases; ++i)
+        if (cost(i) < cost(best) - 1e-9) best = i;
+    return std::move(candidates[static_cast<std::size_t>(best)]);
 }
 
 }  // namespace chalkline::geometry

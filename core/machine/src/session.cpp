@@ -248,6 +248,7 @@ void Session::handle_stream_answer(std::optional<int> error_number) {
 
 void Session::handle_greeting(const std::string& version) {
     now_.version = version;
+    now_.accessories.clear();  // a controller that starts afresh has everything off
     open_.clear();
     if (greeting_ == Greeting::waiting) return begin_reading_settings();
     if (std::exchange(reset_expected_, false)) {

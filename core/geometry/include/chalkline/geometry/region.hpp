@@ -32,7 +32,8 @@ struct ScanRow {
 
 /// Horizontal scan lines over all regions together, `pitch` mm apart, bottom up; rows without ink are left out. What
 /// several regions cover is inked once. The rows lie balanced in the height of the whole, each in the middle of the
-/// strip it inks.
+/// strip it inks; low shapes (lettering) move them by less than half a pitch where that inks an area nearer to the
+/// drawn one.
 /// REQUIRES: pitch > 0 and every coordinate finite.
 std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch);
 

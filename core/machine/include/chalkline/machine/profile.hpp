@@ -19,7 +19,7 @@ struct MachineProfile {
     double width = 400, depth = 300;  ///< work area, mm
     HomeCorner home = HomeCorner::near_left;
     double watts = 10;               ///< beam power at 100 %
-    double spot = 0.15;              ///< beam diameter at 1/e², mm
+    double spot = 0.18;              ///< beam diameter at 1/e², mm
     double max_rate_x = 12000, max_rate_y = 12000;       ///< mm/min
     double acceleration_x = 1200, acceleration_y = 1200;  ///< mm/s²
     double junction_deviation = 0.01;                    ///< mm
