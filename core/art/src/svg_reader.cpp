@@ -302,13 +302,20 @@ class SvgReader {
         reference.remove_prefix(1);
         const auto target = ids_.find(std::string(reference));
         if (target == ids_.end()) return note(notice::missing_reference, element);
+        // A reference to something that holds this very reference would never end.
+        if (std::find(using_.begin(), using_.end(), target->second) != using_.end())
+            return note(notice::missing_reference, element);
+        using_.push_back(target->second);
         place.map = place.map * Transform::move(measure(element, "x", place, Axis::x),
                                                 measure(element, "y", place, Axis::y));
-        if (svg::local_name(target->second) != "symbol") return read_element(target->second, style, place);
-        if (++place.depth > deepest_nesting) return note(notice::too_deep, element);
-        Style own = style;
-        style_of(target->second, own);
-        read_viewport(target->second, own, place, element);
+        if (svg::local_name(target->second) != "symbol") {
+            read_element(target->second, style, place);
+        } else {
+            Style own = style;
+            style_of(target->second, own);
+            read_viewport(target->second, own, place, element);
+        }
+        using_.pop_back();
     }
 
     Path shape_path(const pugi::xml_node& element, std::string_view name, const Place& place) {
@@ -462,6 +469,7 @@ class SvgReader {
     std::unordered_map<std::string, pugi::xml_node> ids_;
     std::map<std::string, std::size_t> notice_index_;
     std::size_t points_ = 0;
+    std::vector<pugi::xml_node> using_;  ///< targets of the references being followed
     int visited_ = 0;
     bool sized_ = false;
     bool cancelled_ = false;

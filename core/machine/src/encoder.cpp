@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/machine/encoder.hpp>
 
+#include <charconv>
 #include <cmath>
+#include <iterator>
 #include <utility>
 
 namespace chalkline::machine {
@@ -9,16 +11,21 @@ namespace {
 
 using geometry::Point;
 
-/// Whole micrometres as the shortest decimal: 12340 → "12.34", 300 → ".3", −50 → "-.05".
-std::string coordinate(std::int64_t micrometres) {
-    std::string text = micrometres < 0 ? "-" : "";
+/// Appends whole micrometres as the shortest decimal: 12340 → "12.34", 300 → ".3", −50 → "-.05".
+void append_coordinate(std::string& line, char letter, std::int64_t micrometres) {
+    char digits[24];
+    char* at = digits;
+    *at++ = letter;
+    if (micrometres < 0) *at++ = '-';
     const std::uint64_t size = static_cast<std::uint64_t>(std::abs(micrometres));
-    const std::uint64_t whole = size / 1000, part = size % 1000;
-    if (whole != 0 || part == 0) text += std::to_string(whole);
-    if (part == 0) return micrometres == 0 ? "0" : text;
-    std::string decimals = std::to_string(1000 + part).substr(1);
-    decimals.erase(decimals.find_last_not_of('0') + 1);
-    return text + "." + decimals;
+    const std::uint64_t whole = size / 1000;
+    auto part = static_cast<unsigned>(size % 1000);
+    if (whole != 0 || part == 0) at = std::to_chars(at, std::end(digits), whole).ptr;
+    if (part != 0) {
+        *at++ = '.';
+        for (unsigned place = 100; part != 0; part %= place, place /= 10) *at++ = static_cast<char>('0' + part / place);
+    }
+    line.append(digits, at);
 }
 
 std::int64_t micrometres(double mm) { return std::llround(mm * 1000); }
@@ -84,7 +91,9 @@ std::string Encoder::power_word(PowerValue power, PowerValue& last) const {
 std::string Encoder::feed_word(Speed speed) {
     if (speed.mm_per_min() == feed_) return {};
     feed_ = speed.mm_per_min();
-    return "F" + coordinate(micrometres(feed_));
+    std::string word;
+    append_coordinate(word, 'F', micrometres(feed_));
+    return word;
 }
 
 void Encoder::encode(const Operation& operation) {
@@ -95,7 +104,9 @@ void Encoder::encode(const Operation& operation) {
     } else if (const auto* sweep = std::get_if<Sweep>(&operation.act)) {
         encode(*sweep, operation.speed);
     } else if (const auto* dwell = std::get_if<Dwell>(&operation.act)) {
-        emit("G4P" + coordinate(micrometres(dwell->time.seconds())));
+        std::string line = "G4";
+        append_coordinate(line, 'P', micrometres(dwell->time.seconds()));
+        emit(std::move(line));
     } else if (const auto* air = std::get_if<Air>(&operation.act)) {
         emit(air->on ? "M8" : "M9");
     } else if (const auto* beam = std::get_if<Beam>(&operation.act)) {
@@ -106,7 +117,9 @@ void Encoder::encode(const Operation& operation) {
 }
 
 void Encoder::encode(const Travel& travel, Speed speed) {
-    const std::string place = "X" + coordinate(micrometres(travel.to.x)) + "Y" + coordinate(micrometres(travel.to.y));
+    std::string place;
+    append_coordinate(place, 'X', micrometres(travel.to.x));
+    append_coordinate(place, 'Y', micrometres(travel.to.y));
     if (travel.rapid) {
         emit(motion(0) + place);
     } else {
@@ -126,8 +139,8 @@ void Encoder::encode(const Trace& trace, Speed speed) {
         const bool x = !at_known_ || micrometres(to.x) != micrometres(from.x);
         const bool y = !at_known_ || micrometres(to.y) != micrometres(from.y);
         if (!x && !y) continue;
-        if (x) line += "X" + coordinate(micrometres(to.x));
-        if (y) line += "Y" + coordinate(micrometres(to.y));
+        if (x) append_coordinate(line, 'X', micrometres(to.x));
+        if (y) append_coordinate(line, 'Y', micrometres(to.y));
         line += power_word(trace.power, power_) + feed_word(speed);
         emit(std::move(line));
         from = to;
@@ -147,8 +160,8 @@ std::vector<std::string> Encoder::absolute_row(const Sweep& sweep, std::string h
         done += run.micrometres;
         const Point to = i + 1 == sweep.count ? sweep.to : geometry::between(at_, sweep.to, static_cast<double>(done) / 1000 / whole);
         std::string line = std::exchange(head, {});
-        if (micrometres(to.x) != micrometres(last.x)) line += "X" + coordinate(micrometres(to.x));
-        if (micrometres(to.y) != micrometres(last.y)) line += "Y" + coordinate(micrometres(to.y));
+        if (micrometres(to.x) != micrometres(last.x)) append_coordinate(line, 'X', micrometres(to.x));
+        if (micrometres(to.y) != micrometres(last.y)) append_coordinate(line, 'Y', micrometres(to.y));
         lines.push_back(line + power_word(run.power, power));
         last = to;
     }
@@ -168,8 +181,8 @@ std::vector<std::string> Encoder::relative_row(const Sweep& sweep, std::string h
         const Point to = i + 1 == sweep.count ? sweep.to : geometry::between(at_, sweep.to, static_cast<double>(done) / 1000 / whole);
         const std::int64_t to_x = micrometres(to.x), to_y = micrometres(to.y);
         std::string line = i == 0 ? "G91" + head : std::string();
-        if (to_x != x) line += "X" + coordinate(to_x - x);
-        if (to_y != y) line += "Y" + coordinate(to_y - y);
+        if (to_x != x) append_coordinate(line, 'X', to_x - x);
+        if (to_y != y) append_coordinate(line, 'Y', to_y - y);
         lines.push_back(line + power_word(run.power, power));
         x = to_x;
         y = to_y;

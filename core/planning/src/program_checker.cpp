@@ -16,9 +16,31 @@ constexpr double place_slack = 0.006;  // mm: half of the last decimal sent, twi
 
 enum class Mode { off, following, constant };
 
+/// The words of one line, without any allocation: programs have millions of lines.
 struct Words {
-    std::vector<double> g, m;
-    std::map<char, double> values;
+    static constexpr std::size_t most_codes = 12;
+    double codes[most_codes];
+    bool is_m[most_codes];
+    std::size_t count = 0;
+    double values[26];
+    std::uint32_t stated = 0;
+
+    bool has(char letter) const { return (stated >> (letter - 'A') & 1U) != 0; }
+    std::optional<double> value(char letter) const {
+        return has(letter) ? std::optional(values[letter - 'A']) : std::nullopt;
+    }
+    bool add_code(bool m, double code) {
+        if (count == most_codes) return false;
+        is_m[count] = m;
+        codes[count++] = code;
+        return true;
+    }
+    bool add_value(char letter, double value) {
+        if (has(letter)) return false;
+        stated |= 1U << (letter - 'A');
+        values[letter - 'A'] = value;
+        return true;
+    }
 };
 
 std::optional<Words> parse_words(const std::string& text) {
@@ -32,13 +54,9 @@ std::optional<Words> parse_words(const std::string& text) {
         const auto [next, problem] = std::from_chars(at, end, value, std::chars_format::fixed);
         if (problem != std::errc() || !std::isfinite(value)) return {};
         at = next;
-        if (letter == 'G') {
-            words.g.push_back(value);
-        } else if (letter == 'M') {
-            words.m.push_back(value);
-        } else if (std::string_view("XYIJFSP").find(letter) != std::string_view::npos) {
-            if (!words.values.emplace(letter, value).second) return {};
-        } else {
+        if (letter == 'G' || letter == 'M') {
+            if (!words.add_code(letter == 'M', value)) return {};
+        } else if (std::string_view("XYIJFSP").find(letter) == std::string_view::npos || !words.add_value(letter, value)) {
             return {};
         }
     }
@@ -82,12 +100,11 @@ class Checker {
             if (c < 0x20 || c > 0x7e || c == '!' || c == '?' || c == '~') return report(fault::forbidden_byte);
         const auto words = parse_words(text);
         if (!words) return report(fault::unknown_word);
-        for (const double code : words->g)
-            if (!apply_g(code)) return report(fault::unknown_word);
-        for (const double code : words->m)
-            if (!apply_m(code)) return report(fault::unknown_word);
+        for (std::size_t i = 0; i < words->count; ++i)
+            if (!(words->is_m[i] ? apply_m(words->codes[i]) : apply_g(words->codes[i])))
+                return report(fault::unknown_word);
         apply_values(*words);
-        const bool moves = words->values.contains('X') || words->values.contains('Y');
+        const bool moves = words->has('X') || words->has('Y');
         if (moves && !dwell_)
             move(*words);
         else
@@ -125,12 +142,12 @@ class Checker {
     }
 
     void apply_values(const Words& words) {
-        if (const auto f = words.values.find('F'); f != words.values.end()) {
-            feed_ = f->second * unit_;
+        if (const auto f = words.value('F')) {
+            feed_ = *f * unit_;
             if (!(feed_ > 0) || feed_ > fastest() + 0.5) report(fault::too_fast);
         }
-        if (const auto s = words.values.find('S'); s != words.values.end()) {
-            power_ = s->second;
+        if (const auto s = words.value('S')) {
+            power_ = *s;
             double most = limits_.machine.power_scale;
             if (limits_.step_power && line_.operation >= 0)
                 most = std::min(most, limits_.step_power(line_.operation) + 0.5);
@@ -152,8 +169,8 @@ class Checker {
         if (!units_set_ || !distance_set_ || !plane_set_) return report(fault::mode_not_set);
         if (motion_ < 0) return report(fault::unknown_word);
         const auto word = [&](char letter) {
-            const auto found = words.values.find(letter);
-            return found == words.values.end() ? std::nullopt : std::optional(found->second * unit_);
+            const auto value = words.value(letter);
+            return value ? std::optional(*value * unit_) : std::nullopt;
         };
         const auto x = word('X'), y = word('Y');
         if (absolute_) {

@@ -17,7 +17,8 @@ struct Point {
 
 constexpr double dot(Point a, Point b) { return a.x * b.x + a.y * b.y; }
 constexpr double cross(Point a, Point b) { return a.x * b.y - a.y * b.x; }
-inline double norm(Point a) { return std::hypot(a.x, a.y); }
+/// Not hypot: bed coordinates never overflow when squared, and this is called for every point of every drawing.
+inline double norm(Point a) { return std::sqrt(a.x * a.x + a.y * a.y); }
 inline double distance(Point a, Point b) { return norm(b - a); }
 constexpr Point between(Point a, Point b, double t) { return {a.x + (b.x - a.x) * t, a.y + (b.y - a.y) * t}; }
 
