@@ -216,6 +216,7 @@ void Session::handle_command_answer(std::optional<int> error_number) {
     if (command == "$H") {
         now_.activity = Activity::none;
         now_.position_sure = true;
+        now_.position.reset();  // the last report counted from elsewhere
         now_.alarm = 0;
         now_.state = ControllerState::idle;
         events_.push_back(event::Finished{Activity::homing});
@@ -250,7 +251,8 @@ void Session::handle_greeting(const std::string& version) {
     now_.version = version;
     now_.accessories.clear();  // a controller that starts afresh has everything off
     open_.clear();
-    if (greeting_ == Greeting::waiting) return begin_reading_settings();
+    // A board may restart once more while it is asked.
+    if (greeting_ != Greeting::done) return begin_reading_settings();
     if (std::exchange(reset_expected_, false)) {
         if (stopping_ == Stopping::resetting) {
             stopping_ = Stopping::confirming;

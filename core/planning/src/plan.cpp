@@ -59,6 +59,12 @@ Box bounds(const StepShapes& shapes) {
     return box;
 }
 
+Result<void> require_on_bed(const Box& box, const MachineProfile& machine) {
+    if (machine.bed().contains(box, bed_slack)) return {};
+    const double by = std::max({-box.left, -box.bottom, box.right - machine.width, box.top - machine.depth});
+    return fail(error::off_bed, {{"by", format_number(by, 1)}});
+}
+
 /// Appends operations and keeps account of them.
 class Builder {
    public:
@@ -200,20 +206,22 @@ void account_times(Plan& plan, const MachineProfile& machine) {
 }  // namespace
 
 Result<Plan> plan(const job::Job& job, const MachineProfile& machine, const PlanOptions& options, const Watch& watch) {
+    std::vector<StepShapes> all;
+    Box box;
+    for (const job::Step& step : job.steps) {
+        if (auto valid = steps::validate(step.settings, machine.top_speed()); !valid) return tl::unexpected(valid.error());
+        all.push_back(shapes_of(job, step));
+        box.add(bounds(all.back()));
+    }
+    if (auto fits = require_on_bed(box, machine); !fits) return tl::unexpected(fits.error());
+
     Plan plan;
     Builder builder(plan, machine);
     for (std::size_t i = 0; i < job.steps.size(); ++i) {
         const job::Step& step = job.steps[i];
-        if (auto valid = steps::validate(step.settings, machine.top_speed()); !valid) return tl::unexpected(valid.error());
-        StepShapes shapes = shapes_of(job, step);
-        const Box box = bounds(shapes);
-        if (box.empty()) continue;
-        if (!machine.bed().contains(box, bed_slack)) {
-            const double by = std::max({-box.left, -box.bottom, box.right - machine.width, box.top - machine.depth});
-            return fail(error::off_bed, {{"by", format_number(by, 1)}, {"step", std::to_string(i + 1)}});
-        }
+        if (bounds(all[i]).empty()) continue;
         double area = 0;
-        add_step(builder, step, std::move(shapes), machine, options, watch, area);
+        add_step(builder, step, std::move(all[i]), machine, options, watch, area);
         if (watch.cancelled()) return fail(chalkline::error::cancelled);
         StepReport report = builder.take_report();
         report.step = step.id;
@@ -232,10 +240,7 @@ Result<Plan> plan(const job::Job& job, const MachineProfile& machine, const Plan
 
 Result<Program> frame(const Box& box, const MachineProfile& machine) {
     if (box.empty()) return fail(error::nothing_to_burn);
-    if (!machine.bed().contains(box, bed_slack)) {
-        const double by = std::max({-box.left, -box.bottom, box.right - machine.width, box.top - machine.depth});
-        return fail(error::off_bed, {{"by", format_number(by, 1)}, {"step", ""}});
-    }
+    if (auto fits = require_on_bed(box, machine); !fits) return tl::unexpected(fits.error());
     Program program;
     const Speed speed = Speed::mm_per_min(std::min(machine.frame_speed, machine.top_speed().mm_per_min()));
     const Point corners[] = {{box.left, box.bottom}, {box.right, box.bottom}, {box.right, box.top},

@@ -153,10 +153,7 @@ class Checker {
                 most = std::min(most, limits_.step_power(line_.operation) + 0.5);
             if (power_ < 0 || power_ > most) report(fault::too_much_power);
         }
-        if (power_ > 0 && mode_ == Mode::off) {
-            report(fault::beam_not_enabled);
-            power_ = 0;
-        }
+        if (words.has('S') && power_ > 0 && mode_ == Mode::off) report(fault::beam_not_enabled);
     }
 
     double fastest() const { return std::max(limits_.machine.max_rate_x, limits_.machine.max_rate_y); }

@@ -296,19 +296,16 @@ void Controller::move(double seconds) {
     const bool jogging = state_ == State::jog;
     const bool was_moving = !motion_.empty();
     const double idle = motion_.run(seconds, holding_, follow);
-    if (holding_ && motion_.standing()) {
-        if (jogging || motion_.empty()) {
-            // A held jog is a cancelled jog.
+    if (holding_ && (jogging || motion_.empty())) {
+        // A held jog is a cancelled jog.
+        if (motion_.standing()) {
             motion_.clear();
             holding_ = false;
-            if (jogging) state_ = State::idle;
-        } else {
-            state_ = State::hold;
-            hold_complete_ = true;
+            state_ = State::idle;
         }
     } else if (holding_) {
         state_ = State::hold;
-        hold_complete_ = false;
+        hold_complete_ = motion_.standing();
     }
     if (state_ == State::hold) {
         if (hold_complete_) beam_now_ = 0;

@@ -1,0 +1,132 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <catch2/catch.hpp>
+
+#include <chalkline/art/reader.hpp>
+#include <chalkline/job/edits.hpp>
+
+using namespace chalkline;
+using namespace chalkline::job;
+using steps::StepKind;
+
+namespace {
+
+std::shared_ptr<const art::Artwork> art_of(const std::string& inside, const std::string& size = "width='100mm' height='50mm' viewBox='0 0 100 50'") {
+    auto art = art::read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg' " + size + ">" + inside + "</svg>"), "test.svg");
+    REQUIRE(art);
+    return std::make_shared<const art::Artwork>(std::move(*art));
+}
+
+Job job_of(const std::string& inside) { return add_art({}, art_of(inside), {}).value(); }
+
+std::string plan_of(const Job& job) {
+    std::string text;
+    for (const Step& step : job.steps) {
+        text += std::string(steps::to_text(step.settings.kind)) + ":";
+        for (const Ink& ink : step.inks) text += " " + to_text(ink);
+        text += "; ";
+    }
+    return text;
+}
+
+const std::string plate = "<g fill='none' stroke='#dd1166'><rect x='1' y='1' width='98' height='48'/><circle cx='10' cy='10' r='3'/></g>"
+                          "<rect x='5' y='5' width='90' height='40' fill='none' stroke='#1155cc'/><rect x='40' y='20' width='20' height='10'/>";
+
+}  // namespace
+
+TEST_CASE("first routing: fills engrave, lines score, what encloses everything is a cut") {
+    CHECK(plan_of(job_of(plate)) == "engrave: #000000:fill; score: #1155cc:line; cut: #dd1166:line; ");
+}
+
+TEST_CASE("a lone line, loose lines in the outline's ink, or a shape outside make no cut") {
+    CHECK(plan_of(job_of("<rect width='50' height='30' fill='none' stroke='#f00'/>")) == "score: #ff0000:line; ");
+    CHECK(plan_of(job_of("<g fill='none' stroke='#f00'><rect width='50' height='30'/><path d='M5 5L9 9'/></g>")) == "score: #ff0000:line; ");
+    CHECK(plan_of(job_of("<rect width='50' height='30' fill='none' stroke='#f00'/><circle cx='80' cy='20' r='4' fill='none' stroke='#00f'/>")) ==
+          "score: #ff0000:line #0000ff:line; ");
+}
+
+TEST_CASE("white fills stand for bare material and are left out") {
+    const Job job = job_of("<rect width='100' height='50' fill='#fff'/><rect width='20' height='10'/>");
+    CHECK(plan_of(job) == "engrave: #000000:fill; ");
+    REQUIRE(routed_inks(job).size() == 2);
+    CHECK(routed_inks(job)[0].left_out);
+}
+
+TEST_CASE("art arrives at true size in the middle of the stock or the bed") {
+    CHECK(bounds(job_of("<rect width='20' height='10'/>")).centre() == geometry::Point{200, 150});
+    Job job;
+    job.stock = Stock{"Slate", Length::mm(8), {50, 60}, 40, 20, 0};
+    job = add_art(job, art_of("<rect x='70' width='20' height='10'/>"), {}).value();
+    CHECK(bounds(job).centre().x == Approx(70));
+    CHECK(bounds(job).centre().y == Approx(70));
+    CHECK(bounds(job).width() == Approx(20));
+}
+
+TEST_CASE("art larger than the bed is refused with both sizes, never shrunk") {
+    const auto refused = add_art({}, art_of("<rect width='401' height='5'/>", "width='500mm' height='50mm' viewBox='0 0 500 50'"), {});
+    REQUIRE_FALSE(refused);
+    CHECK(refused.error().code == job::error::larger_than_bed);
+    CHECK(refused.error().parameters[0].second == "401");
+    CHECK(refused.error().file == "test.svg");
+}
+
+TEST_CASE("a second drawing keeps what was routed and shares its steps") {
+    Job job = job_of(plate);
+    job = route_ink(job, {{0, 0, 0}, InkKind::fill}, job.steps[1].id).value();
+    job = add_art(job, art_of("<rect width='5' height='5'/><rect width='5' height='5' fill='#abcdef'/>"), {}).value();
+    CHECK(plan_of(job) == "engrave: #abcdef:fill; score: #1155cc:line #000000:fill; cut: #dd1166:line; ");
+    CHECK(job.motifs.size() == 2);
+}
+
+TEST_CASE("inks move between steps and out of the job") {
+    Job job = job_of(plate);
+    const Ink black{{0, 0, 0}, InkKind::fill};
+    job = leave_out(job, black);
+    CHECK(job.steps[0].inks.empty());
+    CHECK(job.left_out == std::vector<Ink>{black});
+    job = route_ink(job, black, job.steps[2].id).value();
+    CHECK(job.left_out.empty());
+    CHECK(job.steps[2].inks.size() == 2);
+    CHECK(route_ink(job, black, 999).error().code == job::error::unknown_step);
+}
+
+TEST_CASE("order faults are found and put right, keeping the order within a kind") {
+    Job job = job_of(plate);
+    CHECK_FALSE(order_fault(job));
+    job = move_step(job, job.steps[2].id, 0).value();
+    CHECK(order_fault(job));
+    CHECK_FALSE(order_fault(put_in_order(job)));
+    CHECK(plan_of(put_in_order(job)) == plan_of(job_of(plate)));
+    // An empty cut in front burns nothing and is no fault.
+    job.steps[0].inks.clear();
+    CHECK_FALSE(order_fault(job));
+}
+
+TEST_CASE("new steps find their place by kind") {
+    Job job = job_of(plate);
+    job = add_step(job, StepKind::score);
+    CHECK(job.steps[2].settings.kind == StepKind::score);
+    CHECK(job.steps[3].settings.kind == StepKind::cut);
+    job = remove_step(job, job.steps[2].id).value();
+    CHECK(job.steps.size() == 3);
+    CHECK(remove_step(job, 4711).error().code == job::error::unknown_step);
+    CHECK(move_step(job, job.steps[0].id, 99).value().steps[2].id == job.steps[0].id);
+}
+
+TEST_CASE("settings out of range never reach the job") {
+    const Job job = job_of(plate);
+    auto settings = job.steps[0].settings;
+    settings.power = Power::percent(140);
+    CHECK_FALSE(change_settings(job, job.steps[0].id, settings, Speed::mm_per_min(12000)));
+    settings.power = Power::percent(40);
+    CHECK(change_settings(job, job.steps[0].id, settings, Speed::mm_per_min(12000)).value().steps[0].settings.power.percent() == 40);
+}
+
+TEST_CASE("motifs move and go") {
+    Job job = job_of(plate);
+    const auto before = bounds(job);
+    job = move_motif(job, job.motifs[0].id, {5, -3}).value();
+    CHECK(bounds(job).left == Approx(before.left + 5));
+    CHECK(bounds(place_art(job, {10, 20})).left == Approx(10));
+    CHECK(move_motif(job, 99, {1, 1}).error().code == job::error::unknown_motif);
+    CHECK(remove_motif(job, job.motifs[0].id).value().motifs.empty());
+}
