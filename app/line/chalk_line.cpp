@@ -14,7 +14,6 @@ LineMark::LineMark(Mark mark, const theme::Roles& roles, QWidget* parent)
     setAccessibleName(name(mark));
     setFocusPolicy(Qt::StrongFocus);
     setCursor(Qt::PointingHandCursor);
-    setShortcut(QKeySequence(QString::number(static_cast<int>(mark) + 1)));
 }
 
 void LineMark::show_fact(const MarkFact& fact) {

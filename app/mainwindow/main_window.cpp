@@ -61,10 +61,10 @@ MainWindow::MainWindow(const WindowOptions& options)
         show_message(wording::describe(error));
     });
     connect(&machine_, &MachineLink::changed, this, [this] {
-        // Once the machine runs again or rests, the next Esc is a first one.
-        const auto& now = machine_.snapshot();
-        const bool held = now.state == machine::ControllerState::hold;
-        if (!machine_.active() || (hold_asked_ && !held && now.activity == machine::Activity::none)) hold_asked_ = false;
+        // Once the machine rests, or goes on after a hold, the next Esc is a first one.
+        const bool held = machine_.snapshot().state == machine::ControllerState::hold;
+        if (!machine_.active() || (hold_seen_ && !held)) hold_asked_ = false;
+        hold_seen_ = held;
     });
     connect(&desk_, &BurnDesk::changed, this, &MainWindow::show_line);
     connect(&document_, &JobDocument::changed, this, &MainWindow::show_line);
@@ -151,6 +151,8 @@ void MainWindow::add_shortcuts() {
     add(QKeySequence::Save, [this] { files_->save(); });
     add(QKeySequence("Ctrl+Z"), [this] { document_.history().undo(); });
     add(QKeySequence("Ctrl+Shift+Z"), [this] { document_.history().redo(); });
+    for (int i = 0; i < mark_count; ++i)
+        add(QKeySequence(QString::number(i + 1)), [this, i] { choose(static_cast<Mark>(i)); });
     add(QKeySequence("F"), [this] {
         choose(Mark::frame);
         desk_.frame();

@@ -76,6 +76,7 @@ class MainWindow : public QWidget {
     StepsTray* steps_tray_ = nullptr;
     MachineRail* rail_ = nullptr;
     bool hold_asked_ = false;  ///< the first Esc was pressed; the next one stops
+    bool hold_seen_ = false;
     bool closing_ = false;
 };
 

@@ -29,8 +29,8 @@ Json ink_json(const art::InkSummary& ink) {
             {"kind", fill ? "fill" : "line"},
             {"shapes", ink.shapes},
             {"bbox_mm", to_json(ink.box)},
-            {"length_mm", fill ? Json(nullptr) : Json(ink.length)},
-            {"area_mm2", fill ? Json(ink.area) : Json(nullptr)},
+            {"length_mm", fill ? Json(nullptr) : number(ink.length)},
+            {"area_mm2", fill ? number(ink.area) : Json(nullptr)},
             {"closed", ink.closed}};
 }
 
@@ -46,7 +46,7 @@ Json art_json(const std::string& path, const art::Artwork& art) {
                             {"text", wording::describe(notice).toStdString()},
                             {"count", notice.count},
                             {"where", notice.line > 0 ? Json("line " + std::to_string(notice.line)) : Json(nullptr)}});
-    return {{"path", path},       {"format", art.format}, {"page_mm", {art.page.x, art.page.y}}, {"bbox_mm", to_json(box)},
+    return {{"path", path},       {"format", art.format}, {"page_mm", {number(art.page.x), number(art.page.y)}}, {"bbox_mm", to_json(box)},
             {"inks", inks},       {"pictures", Json::array()}, {"warnings", warnings}};
 }
 

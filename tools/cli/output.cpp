@@ -11,8 +11,6 @@ namespace {
 
 std::string text(const QString& string) { return string.toStdString(); }
 
-Json number(double value) { return std::isfinite(value) ? Json(value) : Json(nullptr); }
-
 const char* to_text(planning::Severity severity) {
     switch (severity) {
         case planning::Severity::blocking: return "blocking";
@@ -27,6 +25,7 @@ const char* to_text(planning::Severity severity) {
 int exit_code_of(const Error& error) {
     const std::string library = error.code.substr(0, error.code.find('.'));
     if (error.code == error::stopped) return stopped;
+    if (error.code == error::program_unsafe) return check_failed;
     if (error.code == error::no_home) return machine_trouble;
     if (library == "cli" || library == "steps") return wrong_use;
     if (library == "link" || library == "machine") return error.code == machine::error::bad_profile ? unreadable : machine_trouble;
@@ -50,6 +49,8 @@ void print(const Json& json) { std::cout << json.dump(2, ' ', false, Json::error
 void print_line(const Json& json) { std::cout << json.dump(-1, ' ', false, Json::error_handler_t::replace) << std::endl; }
 void print_text(const std::string& line) { std::cout << line << "\n"; }
 void say(const std::string& line) { std::cerr << line << std::endl; }
+
+Json number(double value) { return std::isfinite(value) ? Json(std::round(value * 1e6) / 1e6) : Json(nullptr); }
 
 Json to_json(const geometry::Box& box) {
     if (box.empty()) return nullptr;

@@ -26,6 +26,8 @@ void print_line(const Json& json);  ///< in one line, flushed
 void print_text(const std::string& line);
 void say(const std::string& line);  ///< on stderr
 
+/// Without the noise of binary fractions: to a millionth, null when not finite.
+Json number(double value);
 Json to_json(const geometry::Box& box);
 Json to_json(const planning::Check& check, const job::Job& job);
 Json to_json(const planning::ProgramFault& fault);

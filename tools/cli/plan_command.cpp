@@ -46,21 +46,20 @@ std::vector<planning::ProgramFault> check_text(std::shared_ptr<const std::string
     return planning::check_program(lines, {machine, {}, {}});
 }
 
-Json step_json(const planning::StepReport& report, const job::Step& step, const machine::MachineProfile& machine) {
+Json step_json(const planning::StepReport& report, const job::Step& step) {
     const auto& s = step.settings;
     const bool engrave = s.kind == steps::StepKind::engrave;
     const bool reached = report.reached_speed >= s.speed.mm_per_min() * 0.99;
-    (void)machine;
     return {{"name", wording::name(s.kind).toStdString()},
             {"kind", std::string(steps::to_text(s.kind))},
             {"power", s.power.percent()},
             {"speed", s.speed.mm_per_min()},
             {"passes", s.passes},
             {"line_pitch_mm", engrave ? Json(s.line_pitch.mm()) : Json(nullptr)},
-            {"time_s", report.time.seconds()},
-            {"burn_mm", report.burn},
-            {"travel_mm", report.travel},
-            {"area_mm2", engrave ? Json(report.area) : Json(nullptr)},
+            {"time_s", number(report.time.seconds())},
+            {"burn_mm", number(report.burn)},
+            {"travel_mm", number(report.travel)},
+            {"area_mm2", engrave ? number(report.area) : Json(nullptr)},
             {"reached_mm_min", report.reached_speed},
             {"limited_by", reached ? "rate" : "acceleration"}};
 }
@@ -89,7 +88,7 @@ int run_plan(const PlanCommand& command) {
         if (auto written = replace_file(command.output, text); !written) return report(written.error(), command.json);
 
     Json steps = Json::array();
-    for (const auto& step : plan->steps) steps.push_back(step_json(step, *job.step(step.step), *machine));
+    for (const auto& step : plan->steps) steps.push_back(step_json(step, *job.step(step.step)));
     const Json list = checks_json(checks, faults, job);
     if (command.json) {
         print({{"job", command.file},
@@ -99,11 +98,11 @@ int run_plan(const PlanCommand& command) {
                  {"bytes", text.size()},
                  {"runs", plan->program.runs.size()},
                  {"sha256", sha256(text)}}},
-               {"total_s", plan->total.seconds()},
+               {"total_s", number(plan->total.seconds())},
                {"bbox_burn_mm", to_json(plan->burn_box)},
                {"bbox_move_mm", to_json(plan->move_box)},
-               {"travel_mm", plan->travel},
-               {"burn_mm", plan->burn},
+               {"travel_mm", number(plan->travel)},
+               {"burn_mm", number(plan->burn)},
                {"steps", steps},
                {"checks", list}});
     } else {

@@ -1,0 +1,94 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <QTemporaryDir>
+#include <catch2/catch.hpp>
+
+#include <chalkline/job/chalk_file.hpp>
+#include <chalkline/job/edits.hpp>
+
+#include "document/job_document.hpp"
+#include "support/window_driver.hpp"
+#include "tasks/task_runner.hpp"
+
+using namespace chalkline;
+using namespace chalkline::app;
+
+namespace {
+
+job::Job sample() { return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value(); }
+
+}  // namespace
+
+TEST_CASE("every edit can be undone to the first state, byte by byte") {
+    JobDocument document;
+    document.replace(sample(), "x.chalk");
+    const auto first = job::to_chalk(document.job()).value();
+    REQUIRE(document.edit("Move", job::move_motif(document.job(), 1, {5, 0}), JobChange::place));
+    REQUIRE(document.edit("Step", job::remove_step(document.job(), document.job().steps[0].id), JobChange::steps));
+    REQUIRE(document.edit("Stock", job::set_stock(document.job(), {}), JobChange::stock));
+    CHECK(document.history().count() == 3);
+    CHECK(document.history().undoText() == "Stock");
+    const auto last = job::to_chalk(document.job()).value();
+    while (document.history().canUndo()) document.history().undo();
+    CHECK(job::to_chalk(document.job()).value() == first);
+    while (document.history().canRedo()) document.history().redo();
+    CHECK(job::to_chalk(document.job()).value() == last);
+}
+
+TEST_CASE("a drag is one edit, two drags are two") {
+    JobDocument document;
+    document.replace(sample(), {});
+    JobChange seen = JobChange::none;
+    QObject::connect(&document, &JobDocument::changed, [&](JobChange change) { seen = seen | change; });
+    for (int i = 0; i < 10; ++i) REQUIRE(document.edit("Move", job::move_motif(document.job(), 1, {1, 0}), JobChange::place, 1));
+    CHECK(document.history().count() == 1);
+    CHECK(touches(seen, JobChange::place));
+    CHECK_FALSE(touches(seen, JobChange::steps));
+    document.end_merge();
+    REQUIRE(document.edit("Move", job::move_motif(document.job(), 1, {1, 0}), JobChange::place, 1));
+    CHECK(document.history().count() == 2);
+}
+
+TEST_CASE("a refused edit changes nothing") {
+    JobDocument document;
+    document.replace(sample(), {});
+    const auto before = job::to_chalk(document.job()).value();
+    CHECK_FALSE(document.edit("Remove", job::remove_motif(document.job(), 99), JobChange::art));
+    CHECK(document.history().count() == 0);
+    CHECK(job::to_chalk(document.job()).value() == before);
+}
+
+TEST_CASE("saved means saved") {
+    const QTemporaryDir folder;
+    const QString path = folder.filePath("Plot 9.chalk");
+    JobDocument document;
+    document.replace(sample(), {});
+    REQUIRE(document.edit("Move", job::move_motif(document.job(), 1, {1, 0}), JobChange::place));
+    CHECK(document.unsaved());
+    CHECK_FALSE(document.save("/nowhere/x.chalk"));
+    CHECK(document.unsaved());
+    CHECK(document.path().isEmpty());
+    REQUIRE(document.save(path));
+    CHECK_FALSE(document.unsaved());
+    CHECK(document.title() == "Plot 9");
+    CHECK(job::to_chalk(job::load(path.toStdString()).value()).value() == job::to_chalk(document.job()).value());
+    document.history().undo();
+    CHECK(document.unsaved());
+}
+
+TEST_CASE("only the newest task's result is applied, and none after the runner is gone") {
+    std::vector<int> applied;
+    {
+        TaskRunner runner;
+        for (int i = 0; i < 5; ++i)
+            runner.start([i](const Watch&) { return i; }, [&](int result) { applied.push_back(result); });
+        CHECK(test::wait_for([&] { return !runner.running(); }));
+        CHECK(applied == std::vector<int>{4});
+        runner.start([](const Watch& watch) {
+            while (!watch.cancelled()) QThread::msleep(1);
+            return 9;
+        }, [&](int result) { applied.push_back(result); });
+    }
+    QThreadPool::globalInstance()->waitForDone();
+    QTest::qWait(50);
+    CHECK(applied == std::vector<int>{4});
+}

@@ -1,0 +1,156 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The command line as a script sees it: exit codes, JSON, files.
+#include <catch2/catch.hpp>
+#include <cstdio>
+#include <nlohmann/json.hpp>
+
+#include "support/simulator_process.hpp"
+
+using Json = nlohmann::json;
+using chalkline::test::SimulatorProcess;
+
+namespace {
+
+struct Run {
+    int code;
+    std::string out;
+    Json json() const { return Json::parse(out); }
+};
+
+Run run(const std::string& arguments) {
+    FILE* pipe = ::popen((std::string(CHALKLINE_CLI) + " " + arguments + " 2>/dev/null").c_str(), "r");
+    std::string out;
+    char buffer[4096];
+    while (const auto count = std::fread(buffer, 1, sizeof buffer, pipe)) out.append(buffer, count);
+    const int status = ::pclose(pipe);
+    return {WEXITSTATUS(status), out};
+}
+
+const std::string plate = CHALKLINE_SAMPLES "/plate.svg", job = CHALKLINE_SAMPLES "/plot-27.chalk";
+
+struct Scratch {
+    std::filesystem::path path = std::filesystem::temp_directory_path() / ("chalkline-cli-" + std::to_string(::getpid()));
+    Scratch() { std::filesystem::create_directories(path); }
+    ~Scratch() { std::filesystem::remove_all(path); }
+    std::string write(const std::string& name, const std::string& text) const {
+        std::ofstream(path / name) << text;
+        return (path / name).string();
+    }
+    std::string operator/(const std::string& name) const { return (path / name).string(); }
+};
+
+}  // namespace
+
+TEST_CASE("art tells inks, boxes and warnings") {
+    const Scratch scratch;
+    const auto file = run("art " + plate + " --json").json()["files"][0];
+    CHECK(file["format"] == "svg");
+    CHECK(file["page_mm"] == Json({155.0, 102.0}));
+    REQUIRE(file["inks"].size() == 3);
+    CHECK(file["inks"][0]["rgb"] == "#d81b60");
+    CHECK(file["inks"][0]["kind"] == "line");
+    CHECK(file["inks"][0]["closed"] == 3);
+    CHECK(file["inks"][0]["area_mm2"].is_null());
+    CHECK(file["inks"][2]["area_mm2"].get<double>() == Approx(1779.5).epsilon(0.001));
+    const auto filter = scratch.write("f.svg", "<svg xmlns='http://www.w3.org/2000/svg' width='9mm' height='9mm'>\n<rect width='5' height='5' filter='url(#x)'/></svg>");
+    const auto warning = run("art " + filter + " --json").json()["files"][0]["warnings"][0];
+    CHECK(warning["code"] == "unsupported-filter");
+    CHECK(warning["where"] == "line 2");
+    REQUIRE(run("art " + plate + " --png " + (scratch / "a.png") + " --dpi 96").code == 0);
+    CHECK(std::filesystem::file_size(scratch / "a.png") > 1000);
+}
+
+TEST_CASE("plan writes a program, reports it, and gives the same bytes again") {
+    const Scratch scratch;
+    const auto first = run("plan " + job + " -o " + (scratch / "a.gcode") + " --json");
+    REQUIRE(first.code == 0);
+    const auto report = first.json();
+    CHECK(report["steps"].size() == 3);
+    CHECK(report["steps"][2]["kind"] == "cut");
+    CHECK(report["checks"].empty());
+    CHECK(report["program"]["bytes"] == std::filesystem::file_size(scratch / "a.gcode"));
+    CHECK(run("plan " + job + " --json").json()["program"]["sha256"] == report["program"]["sha256"]);
+    CHECK(run("check " + (scratch / "a.gcode")).code == 0);
+}
+
+TEST_CASE("steps and place come from the command line") {
+    const auto report = run("plan " + plate + " --step '#1565c0:line=cut,power=90,speed=300,passes=3' --step '#000000:fill=engrave,pitch=0.2,air=off' --place 10,20 --json");
+    REQUIRE(report.code == 0);
+    const auto json = report.json();
+    CHECK(json["bbox_burn_mm"][0].get<double>() == Approx(10).margin(0.01));
+    CHECK(json["bbox_burn_mm"][1].get<double>() == Approx(20).margin(0.01));
+    bool found = false;
+    for (const auto& step : json["steps"])
+        if (step["passes"] == 3) found = step["power"] == 90 && step["speed"] == 300 && step["kind"] == "cut";
+    CHECK(found);
+    CHECK(json["steps"][0]["line_pitch_mm"] == 0.2);
+    CHECK(run("plan " + plate + " --step '*=score,power=20,speed=2000' --json").json()["steps"].size() == 1);
+}
+
+TEST_CASE("exit codes are kept") {
+    const Scratch scratch;
+    CHECK(run("").code == 2);
+    CHECK(run("--help").code == 0);
+    CHECK(run("plan").code == 2);
+    CHECK(run("plan " + plate + " --step nonsense").code == 2);
+    CHECK(run("plan " + plate + " --step '#000000:fill=engrave,power=300'").code == 2);
+    CHECK(run("plan " + plate + " --step '#000000:fill=engrave,angle=45'").code == 2);
+    CHECK(run("plan " + plate + " --place here").code == 2);
+    CHECK(run("proof x.png --width 5 --pitch 0.1").code == 2);
+    CHECK(run("recipes list").code == 2);
+    CHECK(run("art /nowhere.svg").code == 3);
+    CHECK(run("plan /tmp").code == 3);
+    CHECK(run("plan " + plate + " --machine " + plate).code == 3);
+    CHECK(run("plan " + scratch.write("big.svg", "<svg xmlns='http://www.w3.org/2000/svg' width='900mm' height='9mm' viewBox='0 0 900 9'><rect width='900' height='9'/></svg>")).code == 3);
+    CHECK(run("probe /dev/no-such-port").code == 4);
+    CHECK(run("probe " + plate).code == 4);
+    CHECK(run("burn " + job + " --port tcp:127.0.0.1:1").code == 4);
+    CHECK(run("plan " + plate + " --place 390,10").code == 1);
+    const auto bad = scratch.write("bad.gcode", "G21G90G17\nM4S0\nG0X10Y10\nG1X500S500F1000\nM5\n");
+    const auto checked = run("check " + bad + " --json");
+    CHECK(checked.code == 1);
+    CHECK(checked.json()["checks"][0]["code"] == "beam-off-bed");
+    CHECK(checked.json()["checks"][0]["line"] == 4);
+    CHECK(run("burn " + bad + " --port /dev/no-such-port").code == 1);
+}
+
+TEST_CASE("errors come as JSON too") {
+    const auto error = run("art /nowhere.svg --json").json()["error"];
+    CHECK(error["code"] == "base.file-missing");
+    CHECK(error["where"] == "/nowhere.svg");
+    CHECK_FALSE(error["help"].get<std::string>().empty());
+}
+
+TEST_CASE("ports and probe answer in JSON") {
+    CHECK(run("ports --json").json()["ports"].is_array());
+    SimulatorProcess machine(CHALKLINE_SIM);
+    const auto probe = run("probe " + machine.port() + " --json");
+    REQUIRE(probe.code == 0);
+    CHECK(probe.json()["version"] == "1.1h");
+    CHECK(probe.json()["state"] == "Alarm");
+}
+
+TEST_CASE("frame and burn a job through a pty, with progress") {
+    SimulatorProcess machine(CHALKLINE_SIM);
+    CHECK(run("frame " + job + " --port " + machine.port() + " --no-home").code == 4);
+    REQUIRE(run("frame " + job + " --port " + machine.port()).code == 0);
+    const auto burn = run("burn " + job + " --port " + machine.port() + " --json");
+    REQUIRE(burn.code == 0);
+    const auto last = burn.out.substr(burn.out.rfind('\n', burn.out.size() - 2) + 1);
+    CHECK(Json::parse(last)["done"] == true);
+    CHECK(Json::parse(last)["share"] == 1.0);
+    machine.finish();
+    CHECK(machine.clean());
+    CHECK(machine.figure("starved") == 0);
+    CHECK(machine.figure("beam_on_mm") == Approx(19307.9).epsilon(0.001));
+}
+
+TEST_CASE("a machine that goes away while burning ends with code 4") {
+    auto machine = std::make_unique<SimulatorProcess>(CHALKLINE_SIM, "3");
+    std::thread puller([&] {
+        std::this_thread::sleep_for(std::chrono::milliseconds(4000));
+        machine->finish(SIGKILL);
+    });
+    CHECK(run("burn " + job + " --port " + machine->port()).code == 4);
+    puller.join();
+}

@@ -1,0 +1,247 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The whole way as a maker goes it: a real window, real mouse and keys, a real pseudo-terminal, a burned piece.
+#include <QLineEdit>
+#include <QTemporaryDir>
+#include <QThread>
+#include <catch2/catch.hpp>
+
+#include <chalkline/job/edits.hpp>
+
+#include "support/simulator_process.hpp"
+#include "support/window_driver.hpp"
+
+using namespace chalkline;
+using namespace chalkline::app;
+using test::SimulatorProcess;
+using test::wait_for;
+using test::WindowDriver;
+
+namespace {
+
+const QString plate = CHALKLINE_SAMPLES "/plate.svg";
+
+/// The dose map a simulated machine wrote.
+struct Dose {
+    std::int32_t columns = 0, rows = 0;
+    float per_mm = 0;
+    std::vector<float> cells;
+    explicit Dose(const std::string& path) {
+        std::ifstream in(path, std::ios::binary);
+        char magic[8];
+        in.read(magic, 8);
+        REQUIRE(std::string(magic, 8) == "CKDOSE1\n");
+        in.read(reinterpret_cast<char*>(&columns), 4).read(reinterpret_cast<char*>(&rows), 4).read(reinterpret_cast<char*>(&per_mm), 4);
+        cells.resize(static_cast<std::size_t>(columns) * static_cast<std::size_t>(rows));
+        in.read(reinterpret_cast<char*>(cells.data()), static_cast<std::streamsize>(cells.size() * sizeof(float)));
+        REQUIRE(in);
+    }
+    float at(double x, double y) const {
+        return cells[static_cast<std::size_t>(y * per_mm) * static_cast<std::size_t>(columns) + static_cast<std::size_t>(x * per_mm)];
+    }
+    /// Strongest dose within a tenth of a millimetre.
+    float near(double x, double y) const {
+        float most = 0;
+        for (const double dx : {-0.1, 0.0, 0.1})
+            for (const double dy : {-0.1, 0.0, 0.1}) most = std::max(most, at(x + dx, y + dy));
+        return most;
+    }
+};
+
+/// Connects by the rail, as a maker types a port.
+void connect_by_rail(WindowDriver& driver, const std::string& port) {
+    QPushButton* machine = driver.button(QString::fromUtf8("Bench laser 400 × 300 · connect…"));
+    REQUIRE(machine);
+    QTest::mouseClick(machine, Qt::LeftButton);
+    auto* sheet = driver.window().findChild<QWidget*>("sheet");
+    REQUIRE(sheet);
+    auto* address = sheet->findChild<QLineEdit*>();
+    QTest::keyClicks(address, QString::fromStdString(port));
+    REQUIRE(driver.click("Connect"));
+    REQUIRE(wait_for([&] { return driver->machine().snapshot().state == machine::ControllerState::alarm && driver->machine().snapshot().activity == machine::Activity::none; }));
+}
+
+void find_home(WindowDriver& driver) {
+    REQUIRE(driver.click("Home"));
+    REQUIRE(wait_for([&] { return driver.idle() && driver->machine().snapshot().position.has_value(); }));
+}
+
+void burn_by_keys(WindowDriver& driver) {
+    driver.window().setFocus();
+    QTest::keyClick(&driver.window(), Qt::Key_Return, Qt::ControlModifier);
+    auto* sheet = driver.window().findChild<QWidget*>("sheet");
+    REQUIRE(sheet);
+    QTest::keyClick(sheet, Qt::Key_Return);
+    REQUIRE(wait_for([&] { return driver->desk().burning(); }));
+}
+
+}  // namespace
+
+TEST_CASE("drop, route by mouse, frame, burn, and the piece shows the art") {
+    SimulatorProcess machine(CHALKLINE_SIM);
+    WindowDriver driver;
+    driver.drop({plate});
+    REQUIRE(driver.wait_planned());
+
+    // The border line shall be cut too.
+    driver->choose(Mark::steps);
+    QTest::qWait(20);
+    InkChip* border = nullptr;
+    for (InkChip* chip : driver->steps_tray().chips())
+        if (to_text(chip->ink()) == "#1565c0:line") border = chip;
+    REQUIRE(border);
+    StepCard* cut = driver->steps_tray().cards()[2];
+    driver.drag(border, {10, 10}, cut, cut->rect().center());
+    REQUIRE(driver->document().job().steps[2].inks.size() == 2);
+    REQUIRE(driver.wait_planned());
+
+    connect_by_rail(driver, machine.port());
+    CHECK(driver.visible_text().contains("Locked"));
+    find_home(driver);
+
+    driver->choose(Mark::frame);
+    QTest::qWait(20);
+    REQUIRE(driver.click("Frame"));
+    REQUIRE(wait_for([&] { return driver.state(Mark::frame) == MarkState::done; }));
+
+    burn_by_keys(driver);
+    REQUIRE(wait_for([&] { return driver.state(Mark::burn) == MarkState::done; }));
+    CHECK(driver->desk().share_done() == 1);
+    machine.finish();
+    CHECK(machine.clean());
+    CHECK(machine.figure("starved") == 0);
+
+    const Dose dose(machine.file("dose.bin"));
+    const auto place = driver->document().job().motifs[0].place;
+    // Plate coordinates (Y up from its lower left corner): what must be burned and what must not.
+    const auto near = [&](double x, double y) { const auto p = place({x, y}); return dose.near(p.x, p.y); };
+    constexpr float engraved = 1000, cut_through = 16000;  // mJ/mm²
+    CHECK(near(33 - 5, 102 - 44) > engraved);      // leaf
+    CHECK(near(77.5, 0.5) > cut_through);          // outline, near side
+    CHECK(near(7, 50) > cut_through);              // border, now a cut
+    CHECK(near(14 + 4, 102 - 14) > cut_through);   // hole
+    const auto p = place({14, 102 - 14});
+    CHECK(dose.at(p.x, p.y) == 0);                 // its middle
+    CHECK(near(3.5, 50) == 0);                     // between outline and border
+    CHECK(near(-3, 50) == 0);                      // beside the plate
+    // The engraved area is the drawn one.
+    double area = 0;
+    const auto corner = place({10, 10});
+    for (double y = corner.y; y < corner.y + 82; y += 0.1)
+        for (double x = corner.x + 9; x < corner.x + 125; x += 0.1) area += dose.at(x, y) > 1312.5 / 2 ? 0.01 : 0;
+    CHECK(area == Approx(1779.5).epsilon(0.01));
+}
+
+TEST_CASE("moving the art takes the frame back") {
+    SimulatorProcess machine(CHALKLINE_SIM);
+    WindowDriver driver;
+    driver.drop({plate});
+    REQUIRE(driver.wait_planned());
+    connect_by_rail(driver, machine.port());
+    find_home(driver);
+    QTest::keyClick(&driver.window(), Qt::Key_F);
+    REQUIRE(wait_for([&] { return driver.state(Mark::frame) == MarkState::done; }));
+    driver->bed().select(driver->document().job().motifs[0].id);
+    QTest::keyClick(&driver->bed(), Qt::Key_Up);
+    CHECK(driver.state(Mark::frame) == MarkState::not_yet);
+}
+
+TEST_CASE("the window frozen for three seconds does not starve the link") {
+    SimulatorProcess machine(CHALKLINE_SIM, "1");
+    WindowDriver driver;
+    const QTemporaryDir folder;
+    // Dense stripes: about a hundred and twenty lines a second at this speed.
+    QByteArray svg = "<svg xmlns='http://www.w3.org/2000/svg' width='60mm' height='4mm' viewBox='0 0 60 4'>";
+    for (int i = 0; i < 60; ++i) svg += "<rect x='" + QByteArray::number(i) + "' width='0.5' height='4'/>";
+    QFile file(folder.filePath("stripes.svg"));
+    REQUIRE(file.open(QIODevice::WriteOnly));
+    file.write(svg + "</svg>");
+    file.close();
+    driver.drop({file.fileName()});
+    REQUIRE(driver.wait_planned());
+    connect_by_rail(driver, machine.port());
+    find_home(driver);
+    burn_by_keys(driver);
+    REQUIRE(wait_for([&] { return driver->machine().snapshot().lines_done > 150; }));
+    const auto before = driver->machine().snapshot().lines_done;
+    QThread::sleep(3);
+    QTest::qWait(100);
+    CHECK(driver->machine().snapshot().lines_done - before > 200);
+    CHECK(driver->desk().burning());
+    REQUIRE(driver.click("STOP"));
+    REQUIRE(wait_for([&] { return driver.visible_text().contains("Stopped, beam off"); }));
+    machine.finish();
+    CHECK(machine.figure("starved") == 0);
+    CHECK(machine.clean());
+}
+
+TEST_CASE("Esc holds, Esc again stops, from wherever the focus is") {
+    SimulatorProcess machine(CHALKLINE_SIM, "4");
+    WindowDriver driver;
+    driver.drop({plate});
+    REQUIRE(driver.wait_planned());
+    connect_by_rail(driver, machine.port());
+    find_home(driver);
+    burn_by_keys(driver);
+    REQUIRE(wait_for([&] { return driver->machine().snapshot().lines_done > 50; }));
+    driver->choose(Mark::stock);
+    QTest::keyClick(driver.button("Set a piece"), Qt::Key_Escape);
+    REQUIRE(wait_for([&] { return driver->machine().snapshot().state == machine::ControllerState::hold; }));
+    REQUIRE(driver.click("Resume"));
+    REQUIRE(wait_for([&] { return driver->machine().snapshot().state == machine::ControllerState::run; }));
+    QTest::keyClick(&driver->bed(), Qt::Key_Escape);
+    REQUIRE(wait_for([&] { return driver->machine().snapshot().state == machine::ControllerState::hold; }));
+    CHECK(driver->desk().burning());
+    QTest::keyClick(&driver->line(), Qt::Key_Escape);
+    REQUIRE(wait_for([&] { return driver.idle(); }));
+    CHECK(driver.state(Mark::burn) == MarkState::attention);
+    CHECK(driver->machine().snapshot().position_sure);
+    machine.finish();
+    CHECK(machine.clean());
+}
+
+TEST_CASE("a machine pulled out while burning: said, the job unharmed, and another can be connected") {
+    auto machine = std::make_unique<SimulatorProcess>(CHALKLINE_SIM, "4");
+    WindowDriver driver;
+    driver.drop({plate});
+    REQUIRE(driver.wait_planned());
+    connect_by_rail(driver, machine->port());
+    find_home(driver);
+    burn_by_keys(driver);
+    REQUIRE(wait_for([&] { return driver->machine().snapshot().lines_done > 50; }));
+    machine->finish(SIGKILL);
+    REQUIRE(wait_for([&] { return driver.visible_text().contains("connection to the machine is gone"); }));
+    CHECK(driver.visible_text().contains("Not connected"));
+    CHECK(driver->document().job().steps.size() == 3);
+    CHECK(driver.state(Mark::burn) == MarkState::attention);
+    SimulatorProcess next(CHALKLINE_SIM);
+    connect_by_rail(driver, next.port());
+    find_home(driver);
+    CHECK(driver->plans().ready());
+}
+
+TEST_CASE("jogging by the strip moves the head and stops at the edge") {
+    SimulatorProcess machine(CHALKLINE_SIM);
+    WindowDriver driver;
+    driver.drop({plate});
+    connect_by_rail(driver, machine.port());
+    find_home(driver);
+    driver->choose(Mark::frame);
+    QTest::qWait(20);
+    const auto jog = [&](const QString& name) {
+        for (auto* button : driver.window().findChildren<QPushButton*>())
+            if (button->isVisible() && button->accessibleName() == name) return QTest::mouseClick(button, Qt::LeftButton);
+    };
+    jog("Move X by 50 mm");
+    REQUIRE(wait_for([&] { return driver.idle() && driver->machine().snapshot().position->x > 50.9; }));
+    jog("Move Y by -10 mm");
+    REQUIRE(wait_for([&] { return driver.visible_text().contains("outside the bed"); }));
+    CHECK(driver->machine().snapshot().position->y == Approx(1));
+}
+
+TEST_CASE("the sample machine starts by itself and is reached like any other") {
+    WindowDriver driver;
+    driver->connect_sample_machine();
+    REQUIRE(wait_for([&] { return driver->machine().snapshot().state == machine::ControllerState::alarm && driver.visible_text().contains("Locked"); }, 20000));
+    find_home(driver);
+    CHECK(driver->machine().name() == "simulated");
+}

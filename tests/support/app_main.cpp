@@ -1,0 +1,22 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#define CATCH_CONFIG_RUNNER
+#include <QApplication>
+#include <QTemporaryDir>
+#include <QThreadPool>
+#include <catch2/catch.hpp>
+
+#include "theme/theme.hpp"
+
+int main(int argc, char** argv) {
+    // Test discovery runs this program at build time: it must need neither a screen nor the user's home.
+    qputenv("QT_QPA_PLATFORM", "offscreen");
+    const QTemporaryDir home;
+    qputenv("HOME", home.path().toUtf8());
+    qputenv("XDG_CONFIG_HOME", home.path().toUtf8());
+    if (qEnvironmentVariableIsEmpty("XDG_RUNTIME_DIR")) qputenv("XDG_RUNTIME_DIR", home.path().toUtf8());
+    QApplication application(argc, argv);
+    QApplication::setFont(chalkline::app::theme::font(chalkline::app::theme::normal));
+    const int result = Catch::Session().run(argc, argv);
+    QThreadPool::globalInstance()->waitForDone();
+    return result;
+}

@@ -1,0 +1,91 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <QDeadlineTimer>
+#include <QDropEvent>
+#include <QMimeData>
+#include <QPushButton>
+#include <QTest>
+#include <QUrl>
+#include <functional>
+
+#include "mainwindow/main_window.hpp"
+
+namespace chalkline::test {
+
+inline bool wait_for(const std::function<bool()>& condition, int milliseconds = 60000) {
+    const QDeadlineTimer deadline(milliseconds);
+    while (!condition()) {
+        if (deadline.hasExpired()) return false;
+        QTest::qWait(10);
+    }
+    return true;
+}
+
+/// A window driven as its user would: by mouse, keys and dropped files; what it shows is read from its widgets.
+class WindowDriver {
+   public:
+    explicit WindowDriver(const QString& simulator_speed = "max") {
+        app::WindowOptions options;
+        options.simulator_speed = simulator_speed;
+        window_ = std::make_unique<app::MainWindow>(options);
+        window_->show();
+        QTest::qWait(20);
+    }
+    app::MainWindow& window() { return *window_; }
+    app::MainWindow* operator->() { return window_.get(); }
+
+    void drop(const QStringList& files) {
+        QMimeData data;
+        QList<QUrl> urls;
+        for (const QString& file : files) urls << QUrl::fromLocalFile(file);
+        data.setUrls(urls);
+        const QPointF place(400, 300);
+        QDragEnterEvent enter(place.toPoint(), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(window_.get(), &enter);
+        if (!enter.isAccepted()) return;
+        QDropEvent event(place, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(window_.get(), &event);
+        wait_for([this] { return !window_->files().busy(); });
+    }
+    bool wait_planned() { return wait_for([this] { return window_->plans().ready(); }); }
+
+    /// The visible button with this text, or null.
+    QPushButton* button(const QString& text) {
+        for (auto* candidate : window_->findChildren<QPushButton*>())
+            if (candidate->isVisible() && candidate->text() == text) return candidate;
+        return nullptr;
+    }
+    bool click(const QString& text) {
+        QPushButton* found = button(text);
+        if (!found || !found->isEnabled()) return false;
+        QTest::mouseClick(found, Qt::LeftButton);
+        return true;
+    }
+    /// Presses on a widget, moves to a place of the window and lets go.
+    void drag(QWidget* from, const QPoint& grip, QWidget* to, const QPoint& place) {
+        const QPoint target = from->mapFromGlobal(to->mapToGlobal(place));
+        QTest::mousePress(from, Qt::LeftButton, {}, grip);
+        QTest::mouseMove(from, grip + QPoint(4, 4));
+        for (int i = 1; i <= 4; ++i) QTest::mouseMove(from, grip + (target - grip) * i / 4);
+        QTest::mouseRelease(from, Qt::LeftButton, {}, target);
+        QTest::qWait(10);
+    }
+    QString fact(app::Mark mark) { return window_->line().mark(mark)->fact().fact; }
+    app::MarkState state(app::Mark mark) { return window_->line().mark(mark)->fact().state; }
+    /// All texts a user can read now.
+    QString visible_text() {
+        QStringList all;
+        for (auto* label : window_->findChildren<QLabel*>())
+            if (label->isVisible()) all << label->text();
+        return all.join('\n');
+    }
+    bool idle() {
+        const auto& now = window_->machine().snapshot();
+        return now.connected && now.activity == machine::Activity::none && now.state == machine::ControllerState::idle;
+    }
+
+   private:
+    std::unique_ptr<app::MainWindow> window_;
+};
+
+}  // namespace chalkline::test
