@@ -70,8 +70,9 @@ void MachineRail::follow() {
     const bool locked = idle && now.state == ControllerState::alarm;
     unlock_->setVisible(locked);
     home_->setEnabled(locked || (idle && now.state == ControllerState::idle));
-    hold_->setEnabled(machine_.active() && now.state != ControllerState::hold && now.activity != Activity::stopping);
-    resume_->setEnabled(now.connected && now.state == ControllerState::hold && now.activity != Activity::stopping);
+    const bool held = now.state == ControllerState::hold || now.state == ControllerState::door;
+    hold_->setEnabled(machine_.active() && !held && now.activity != Activity::stopping);
+    resume_->setEnabled(now.connected && held && now.activity != Activity::stopping);
     stop_->setEnabled(true);
     update();
 }

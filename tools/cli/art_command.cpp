@@ -58,7 +58,7 @@ void print_summary(const std::string& path, const art::Artwork& art) {
                    (fill ? format_number(ink.area, 1) + " mm²" : format_number(ink.length, 1) + " mm"));
     }
     for (const Notice& notice : art.notices) {
-        std::string line = "  note: " + wording::describe(notice).toStdString();
+        std::string line = translated("  note: ") + wording::describe(notice).toStdString();
         if (notice.count > 1) line += " (" + std::to_string(notice.count) + " places, first line " + std::to_string(notice.line) + ")";
         else if (notice.line > 0) line += " (line " + std::to_string(notice.line) + ")";
         print_text(line);

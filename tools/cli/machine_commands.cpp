@@ -174,7 +174,7 @@ class Conversation {
             result_ = done;
         } else if (now_.state == machine::ControllerState::alarm && machine_.home != machine::HomeCorner::none) {
             if (command_.no_home) return finish({std::string(error::no_home), {}, command_.port, 0});
-            say("finding home");
+            say(translated("finding home"));
             runner_->request([](machine::Session& session) { return session.home(); });
         } else {
             begin();
@@ -185,11 +185,11 @@ class Conversation {
         if (e.activity != activity_) return;
         now_.lines_done = work_.lines;
         if (command_.json) print_line(progress(true));
-        else print_text("done");
+        else print_text(translated("done"));
         result_ = done;
     }
     void on(const event::Stopped& e) {
-        say(e.beam_off ? "stopped, beam off" : "stopped; look at the machine: the beam's state is unknown");
+        say(e.beam_off ? translated("stopped, beam off") : translated("stopped; look at the machine: the beam's state is unknown"));
         Error error{std::string(error::stopped), {}, {}, 0};
         result_ = report(error, command_.json);
     }
@@ -235,7 +235,7 @@ class Conversation {
         if (!started() || result_ || now - last_shown_ < 1s) return;
         last_shown_ = now;
         if (command_.json) print_line(progress(false));
-        else say(std::to_string(now_.lines_done) + " of " + std::to_string(work_.lines) + " lines");
+        else say(std::to_string(now_.lines_done) + " / " + std::to_string(work_.lines) + " " + translated("lines"));
     }
 
     bool started() const { return started_ != std::chrono::steady_clock::time_point{}; }
@@ -262,7 +262,7 @@ int run_ports(bool json) {
         print({{"ports", list}});
         return done;
     }
-    if (ports.empty()) print_text("no serial port found; plug the machine in, or type a port or tcp:HOST:PORT");
+    if (ports.empty()) print_text(translated("no serial port found; plug the machine in, or type a port or tcp:HOST:PORT"));
     for (const auto& port : ports) print_text(port.path + "  " + port.maker + " " + port.product);
     return done;
 }
@@ -280,7 +280,7 @@ int run_probe(const MachineCommand& command) {
                {"state", std::string(machine::to_text(now.state))},
                {"position_mm", now.position ? Json{now.position->x, now.position->y} : Json(nullptr)}});
     else
-        print_text(command.port + ": controller " + now.version + ", " + wording::state(now).toStdString());
+        print_text(command.port + ": " + translated("controller") + " " + now.version + ", " + wording::state(now).toStdString());
     return done;
 }
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "output.hpp"
 
+#include <QCoreApplication>
 #include <cmath>
 #include <iostream>
 
@@ -35,7 +36,7 @@ int exit_code_of(const Error& error) {
 
 int report(const Error& error, bool json) {
     const auto message = wording::describe(error);
-    std::string line = "error: " + text(message.what);
+    std::string line = translated("error: ") + text(message.what);
     if (!message.where.isEmpty()) line += " (" + text(message.where) + ")";
     if (!message.help.isEmpty()) line += ": " + text(message.help);
     say(line);
@@ -44,6 +45,8 @@ int report(const Error& error, bool json) {
                 {{"code", error.code}, {"text", text(message.what)}, {"where", text(message.where)}, {"help", text(message.help)}}}});
     return exit_code_of(error);
 }
+
+std::string translated(const char* sentence) { return QCoreApplication::translate("cli", sentence).toStdString(); }
 
 void print(const Json& json) { std::cout << json.dump(2, ' ', false, Json::error_handler_t::replace) << "\n"; }
 void print_line(const Json& json) { std::cout << json.dump(-1, ' ', false, Json::error_handler_t::replace) << std::endl; }

@@ -21,6 +21,9 @@ int exit_code_of(const Error& error);
 /// Says the error on stderr, and on stdout as JSON when asked; returns its exit code.
 int report(const Error& error, bool json);
 
+/// A sentence of the command line in the user's language.
+std::string translated(const char* text);
+
 void print(const Json& json);
 void print_line(const Json& json);  ///< in one line, flushed
 void print_text(const std::string& line);

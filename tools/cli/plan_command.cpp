@@ -111,7 +111,7 @@ int run_plan(const PlanCommand& command) {
             print_text(wording::name(s.kind).toStdString() + "  " + format_power(s.power) + " at " +
                        format_speed(s.speed, SpeedUnit::mm_per_min) + "  " + wording::duration(step.time).toStdString());
         }
-        print_text("total  " + wording::duration(plan->total).toStdString() + ", " + std::to_string(text.size()) + " bytes");
+        print_text(translated("total") + "  " + wording::duration(plan->total).toStdString() + ", " + std::to_string(text.size()) + " " + translated("bytes"));
         print_checks(list);
     }
     return blocks(checks) || !faults.empty() ? check_failed : done;
@@ -140,7 +140,7 @@ int run_check(const PlanCommand& command) {
     if (command.json)
         print({{"path", command.file}, {"ok", good}, {"checks", list}});
     else if (list.empty())
-        print_text("all checks pass");
+        print_text(translated("all checks pass"));
     else
         print_checks(list);
     return good ? done : check_failed;

@@ -110,13 +110,18 @@ void Controller::realtime(unsigned char byte) {
             return;
         case '~':
             if (state_ == State::hold && hold_complete_) {
-                holding_ = hold_complete_ = beam_stopped_ = false;
+                holding_ = hold_complete_ = beam_stopped_ = door_ = false;
                 state_ = motion_.empty() && arc_.empty() ? State::idle : State::run;
             }
             return;
         case 0x18: return soft_reset();
-        case 0x84:  // safety door: here like a hold
+        case 0x84:  // the safety door opens: a hold that says so, and closes again at once
             if (state_ == State::run || state_ == State::jog) holding_ = true;
+            if (state_ == State::idle) {
+                state_ = State::hold;
+                hold_complete_ = true;
+            }
+            door_ = state_ != State::alarm && state_ != State::home;
             return;
         case 0x85:
             if (state_ == State::jog) holding_ = true;
@@ -148,8 +153,13 @@ void Controller::apply_overrides() {
 
 std::string Controller::status() {
     static constexpr const char* names[] = {"Idle", "Run", "Hold", "Jog", "Alarm", "Home", "Check", "Sleep"};
-    std::string text = "<" + std::string(names[static_cast<int>(state_)]);
-    if (state_ == State::hold) text += hold_complete_ ? ":0" : ":1";
+    std::string text = "<";
+    // Door:0 is closed and ready to resume, Door:2 still comes to rest.
+    if (state_ == State::hold && door_)
+        text += hold_complete_ ? "Door:0" : "Door:2";
+    else
+        text += names[static_cast<int>(state_)];
+    if (state_ == State::hold && !door_) text += hold_complete_ ? ":0" : ":1";
     const double scale = setting(13) != 0 ? 1 / 25.4 : 1;
     const bool as_machine = (static_cast<int>(setting(10)) & 1) != 0;
     const geometry::Point shown = (as_machine ? machine_at() : machine_at() - offset()) * scale;
@@ -192,7 +202,7 @@ void Controller::soft_reset() {
     waiting_.clear();
     arc_.clear();
     motion_.clear();
-    holding_ = hold_complete_ = critical_ = mid_program_ = beam_stopped_ = false;
+    holding_ = hold_complete_ = critical_ = mid_program_ = beam_stopped_ = door_ = false;
     dry_since_.reset();
     dwell_left_ = homing_left_ = 0;
     motion_mode_ = 0;

@@ -77,6 +77,14 @@ TEST_CASE("a fill of the sample costs at most 12 bytes a run") {
     CHECK(static_cast<double>(text.size()) / static_cast<double>(result.program.runs.size()) <= 12);
 }
 
+TEST_CASE("the golden program of the sample") {
+    // Rewritten by CHALKLINE_REWRITE_GOLDEN=1; the difference is to be read before it is committed.
+    const std::string path = CHALKLINE_GOLDEN "/plot-27.gcode";
+    const std::string text = machine::encode_all(plan(plate(), {}).value().program, {});
+    if (std::getenv("CHALKLINE_REWRITE_GOLDEN")) REQUIRE(replace_file(path, text));
+    CHECK((read_file(path).value() == text));
+}
+
 TEST_CASE("the same job gives the same bytes") {
     const job::Job job = plate();
     CHECK(machine::encode_all(plan(job, {}).value().program, {}) == machine::encode_all(plan(job, {}).value().program, {}));

@@ -166,6 +166,21 @@ TEST_CASE("hold, resume and reset while moving") {
     CHECK(status_of(controller).find("<Alarm|") != std::string::npos);
 }
 
+TEST_CASE("an opened door holds, says so, and lets itself be resumed") {
+    Controller controller(homeless());
+    play(controller, "G21G90\n");
+    controller.receive("M4S100\nG1X100F3000\n");
+    controller.advance(0.5);
+    controller.receive("\x84");
+    controller.advance(0.5);
+    CHECK(status_of(controller).find("<Door:0|") != std::string::npos);
+    CHECK(controller.beam() == 0);
+    controller.receive("~");
+    controller.advance(5);
+    CHECK(status_of(controller).find("<Idle|") != std::string::npos);
+    CHECK(controller.head().x == Approx(100));
+}
+
 TEST_CASE("jogs are limited, relative and cancellable") {
     Controller controller({});
     play(controller, "$H\n");

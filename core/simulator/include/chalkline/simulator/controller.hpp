@@ -125,6 +125,7 @@ class Controller {
 
     State state_ = State::idle;
     bool holding_ = false, hold_complete_ = false;
+    bool door_ = false;      ///< the hold came from the safety door
     bool critical_ = false;  ///< alarm 1 or 2: nothing but a reset is heard
     bool mid_program_ = false;
     std::optional<double> dry_since_;
