@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "mainwindow/main_window.hpp"
+
+#include <chalkline/base/file.hpp>
+
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QDir>
 #include <QFileInfo>
-
-#include <chalkline/base/file.hpp>
-
-#include "mainwindow/main_window.hpp"
 
 namespace {
 
@@ -33,7 +33,8 @@ int main(int argc, char** argv) {
     parser.addPositionalArgument("files", "jobs (.chalk) or drawings to open");
     const QCommandLineOption profile("machine", "machine profile (JSON)", "file");
     const QCommandLineOption port("port", "connect to this port instead of the simulated machine", "port");
-    const QCommandLineOption speed("simulator-speed", "virtual seconds a second of the simulated machine, or max", "factor", "1");
+    const QCommandLineOption speed("simulator-speed", "virtual seconds a second of the simulated machine, or max",
+                                   "factor", "1");
     parser.addOptions({profile, port, speed});
     parser.process(application);
 

@@ -9,7 +9,8 @@ namespace {
 void append(QPainterPath& path, const std::vector<geometry::Polyline>& lines) {
     for (const auto& line : lines) {
         path.moveTo(line.points[0].x, line.points[0].y);
-        for (std::size_t i = 1; i < line.points.size(); ++i) path.lineTo(line.points[i].x, line.points[i].y);
+        for (std::size_t i = 1; i < line.points.size(); ++i)
+            path.lineTo(line.points[i].x, line.points[i].y);
         if (line.closed) path.closeSubpath();
     }
 }
@@ -18,7 +19,9 @@ constexpr double drawn_tolerance = 0.02;  // mm: finer than a pixel at any usefu
 
 }  // namespace
 
-QTransform to_qt(const geometry::Transform& m) { return {m.a, m.b, m.c, m.d, m.e, m.f}; }
+QTransform to_qt(const geometry::Transform& m) {
+    return {m.a, m.b, m.c, m.d, m.e, m.f};
+}
 
 QColor tone_of(const steps::StepSettings& settings, const machine::MachineProfile& machine, const theme::Roles& roles) {
     const double all_passes = steps::dose(settings, machine.watts) * settings.passes;
@@ -38,7 +41,8 @@ const std::vector<ArtLayers::Layer>& ArtLayers::of(const std::shared_ptr<const a
         if (fill || first) {
             index->second = layers.size();
             layers.push_back({shape.ink, {}});
-            layers.back().path.setFillRule(shape.rule == geometry::FillRule::even_odd ? Qt::OddEvenFill : Qt::WindingFill);
+            layers.back().path.setFillRule(shape.rule == geometry::FillRule::even_odd ? Qt::OddEvenFill
+                                                                                      : Qt::WindingFill);
         }
         append(layers[index->second].path, lines);
     }
@@ -47,7 +51,8 @@ const std::vector<ArtLayers::Layer>& ArtLayers::of(const std::shared_ptr<const a
 
 void ArtLayers::keep_only(const job::Job& job) {
     std::erase_if(layers_, [&](const auto& entry) {
-        return std::none_of(job.motifs.begin(), job.motifs.end(), [&](const job::Motif& m) { return m.art == entry.first; });
+        return std::none_of(job.motifs.begin(), job.motifs.end(),
+                            [&](const job::Motif& m) { return m.art == entry.first; });
     });
 }
 
@@ -90,7 +95,8 @@ void ArtPainter::draw(QPainter& painter, const Camera& camera, const Highlight& 
             painter.fillPath(layer.path, tone_of(step->settings, machine_, roles_));
         } else {
             const bool cut = step->settings.kind == steps::StepKind::cut;
-            painter.strokePath(layer.path, pen(tone_of(step->settings, machine_, roles_), machine_.spot, cut ? 2.2 : 1.2));
+            painter.strokePath(layer.path,
+                               pen(tone_of(step->settings, machine_, roles_), machine_.spot, cut ? 2.2 : 1.2));
         }
         if (highlight.lights(layer.ink, step ? std::optional(step->id) : std::nullopt))
             painter.strokePath(layer.path, pen(roles_.accent, 0, 2.4));

@@ -1,23 +1,23 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "bed/camera.hpp"
+#include "theme/theme.hpp"
+
+#include <chalkline/job/job.hpp>
+#include <chalkline/machine/profile.hpp>
+
 #include <QPainter>
 #include <QPainterPath>
 #include <map>
 #include <optional>
 #include <vector>
 
-#include <chalkline/job/job.hpp>
-#include <chalkline/machine/profile.hpp>
-
-#include "bed/camera.hpp"
-#include "theme/theme.hpp"
-
 namespace chalkline::app {
 
 /// The art as painter paths in art coordinates (one for the lines of an ink, one for each fill): made once for each
 /// artwork, reused at every zoom and place.
 class ArtLayers {
-   public:
+ public:
     struct Layer {
         Ink ink;
         QPainterPath path;
@@ -27,7 +27,7 @@ class ArtLayers {
     /// Forgets artworks the job no longer holds.
     void keep_only(const job::Job& job);
 
-   private:
+ private:
     std::map<std::shared_ptr<const art::Artwork>, std::vector<Layer>> layers_;
 };
 
@@ -43,15 +43,16 @@ struct Highlight {
 /// Draws the art as it will look burned: fills and lines in the tone of their step's dose, cuts dark and as wide as
 /// the beam; left-out inks as faint dashes.
 class ArtPainter {
-   public:
-    ArtPainter(const job::Job& job, const machine::MachineProfile& machine, const theme::Roles& roles, ArtLayers& layers)
+ public:
+    ArtPainter(const job::Job& job, const machine::MachineProfile& machine, const theme::Roles& roles,
+               ArtLayers& layers)
         : job_(job), machine_(machine), roles_(roles), layers_(layers) {}
 
     void draw(QPainter& painter, const Camera& camera, const Highlight& highlight) const;
     /// What is burned, hatched in the colour of danger; clip the painter first.
     void draw_out_of_bounds(QPainter& painter, const Camera& camera) const;
 
-   private:
+ private:
     template <class Draw>
     void for_each_layer(QPainter& painter, const Camera& camera, Draw draw) const;
     const job::Job& job_;

@@ -1,17 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "bed/bed_view.hpp"
 
+#include "widgets/controls.hpp"
+
+#include <chalkline/base/units_text.hpp>
+#include <chalkline/job/edits.hpp>
+
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
 #include <QToolTip>
 #include <cmath>
-
-#include <chalkline/base/units_text.hpp>
-#include <chalkline/job/edits.hpp>
-
-#include "widgets/controls.hpp"
 
 namespace chalkline::app {
 namespace {
@@ -20,7 +20,8 @@ constexpr double margin = 44;  // px kept free round a fitted box, for the ruler
 
 QPolygonF polygon_of(const geometry::Polyline& line, const Camera& camera) {
     QPolygonF polygon;
-    for (const auto p : line.points) polygon << camera.to_screen(p);
+    for (const auto p : line.points)
+        polygon << camera.to_screen(p);
     return polygon;
 }
 
@@ -28,7 +29,9 @@ QRectF rect_of(const geometry::Box& box, const Camera& camera) {
     return {camera.to_screen({box.left, box.top}), camera.to_screen({box.right, box.bottom})};
 }
 
-QString mm(double value) { return QString::fromStdString(format_number(value, 1)); }
+QString mm(double value) {
+    return QString::fromStdString(format_number(value, 1));
+}
 
 /// A ruler step (mm) that leaves room for its figures.
 double ruler_step(double scale) {
@@ -40,8 +43,8 @@ double ruler_step(double scale) {
 
 }  // namespace
 
-BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine, BurnDesk& desk, const theme::Roles& roles,
-                 QWidget* parent)
+BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine, BurnDesk& desk,
+                 const theme::Roles& roles, QWidget* parent)
     : QWidget(parent), document_(document), plans_(plans), machine_(machine), desk_(desk), roles_(roles) {
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
@@ -76,7 +79,8 @@ void BedView::follow(JobChange change) {
     if (touches(change, JobChange::art)) layers_.keep_only(document_.job());
     if (touches(change, JobChange::art | JobChange::place)) {
         boxes_.clear();
-        for (const job::Motif& motif : document_.job().motifs) boxes_[motif.id] = job::bounds(motif);
+        for (const job::Motif& motif : document_.job().motifs)
+            boxes_[motif.id] = job::bounds(motif);
     }
     if (selected_ && !document_.job().motif(*selected_)) select({});
     update();
@@ -100,7 +104,8 @@ void BedView::fit_stock() {
 
 void BedView::fit_job() {
     geometry::Box all;
-    for (const auto& [id, box] : boxes_) all.add(box);
+    for (const auto& [id, box] : boxes_)
+        all.add(box);
     fit(all);
 }
 
@@ -174,7 +179,7 @@ void BedView::mouseMoveEvent(QMouseEvent* event) {
         move_selected({way.x() / camera_.scale, -way.y() / camera_.scale}, drag);
         grip_from_ = event->position();
     } else if (grip_ == Grip::none) {
-        setCursor(space_held_ ? Qt::OpenHandCursor
+        setCursor(space_held_                                   ? Qt::OpenHandCursor
                   : motif_at(camera_.to_bed(event->position())) ? Qt::SizeAllCursor
                                                                 : Qt::ArrowCursor);
     }
@@ -193,21 +198,33 @@ void BedView::keyPressEvent(QKeyEvent* event) {
         if (!desk_.burning()) move_selected({x * step, y * step}, nudge);
     };
     switch (event->key()) {
-        case Qt::Key_Left: return move(-1, 0);
-        case Qt::Key_Right: return move(1, 0);
-        case Qt::Key_Up: return move(0, 1);
-        case Qt::Key_Down: return move(0, -1);
+        case Qt::Key_Left:
+            return move(-1, 0);
+        case Qt::Key_Right:
+            return move(1, 0);
+        case Qt::Key_Up:
+            return move(0, 1);
+        case Qt::Key_Down:
+            return move(0, -1);
         case Qt::Key_Delete:
             if (selected_ && !desk_.burning())
-                (void)document_.edit(tr("Remove art"), job::remove_motif(document_.job(), *selected_), JobChange::art | JobChange::place);
+                (void)document_.edit(tr("Remove art"), job::remove_motif(document_.job(), *selected_),
+                                     JobChange::art | JobChange::place);
             return;
         case Qt::Key_Space:
             space_held_ = true;
             setCursor(Qt::OpenHandCursor);
             return;
-        case Qt::Key_Plus: camera_.zoom(1.25, QRectF(rect()).center()); fitted_ = false; return update();
-        case Qt::Key_Minus: camera_.zoom(0.8, QRectF(rect()).center()); fitted_ = false; return update();
-        default: QWidget::keyPressEvent(event);
+        case Qt::Key_Plus:
+            camera_.zoom(1.25, QRectF(rect()).center());
+            fitted_ = false;
+            return update();
+        case Qt::Key_Minus:
+            camera_.zoom(0.8, QRectF(rect()).center());
+            fitted_ = false;
+            return update();
+        default:
+            QWidget::keyPressEvent(event);
     }
 }
 
@@ -262,7 +279,8 @@ void BedView::draw_rulers(QPainter& painter) const {
     for (double x = 0; x <= bed.right + 1e-9; x += step)
         painter.drawText(QRectF(camera_.to_screen({x, 0}).x() - 24, top, 48, 14), Qt::AlignCenter, mm(x));
     for (double y = 0; y <= bed.top + 1e-9; y += step)
-        painter.drawText(QRectF(left, camera_.to_screen({0, y}).y() - 7, 28, 14), Qt::AlignRight | Qt::AlignVCenter, mm(y));
+        painter.drawText(QRectF(left, camera_.to_screen({0, y}).y() - 7, 28, 14), Qt::AlignRight | Qt::AlignVCenter,
+                         mm(y));
 }
 
 void BedView::draw_stock(QPainter& painter) const {
@@ -276,8 +294,8 @@ void BedView::draw_stock(QPainter& painter) const {
     // A quiet grain along the piece, so that it reads as material.
     painter.save();
     painter.setClipPath(piece, Qt::IntersectClip);
-    painter.setTransform(QTransform().rotateRadians(stock.angle) * QTransform::fromTranslate(stock.corner.x, stock.corner.y) *
-                         camera_.transform());
+    painter.setTransform(QTransform().rotateRadians(stock.angle) *
+                         QTransform::fromTranslate(stock.corner.x, stock.corner.y) * camera_.transform());
     QPen grain(roles_.stock_edge, 1);
     grain.setCosmetic(true);
     QColor soft = roles_.stock_edge;
@@ -298,8 +316,9 @@ void BedView::draw_stock(QPainter& painter) const {
     painter.drawPath(piece);
     painter.setFont(theme::font(theme::tiny, QFont::DemiBold));
     painter.setPen(roles_.accent);
-    const QString text = tr("%1 %2 mm · %3 × %4 mm")
-                             .arg(QString::fromStdString(stock.material), mm(stock.thickness.mm()), mm(stock.width), mm(stock.height));
+    const QString text =
+        tr("%1 %2 mm · %3 × %4 mm")
+            .arg(QString::fromStdString(stock.material), mm(stock.thickness.mm()), mm(stock.width), mm(stock.height));
     painter.drawText(outline[3] + QPointF(10, -8), text);
 }
 
@@ -316,9 +335,11 @@ void BedView::draw_art(QPainter& painter) {
     art.draw(painter, camera_, highlight_);
     painter.setOpacity(1);
     std::map<int, QColor> tones;
-    for (const job::Step& step : document_.job().steps) tones[step.id] = tone_of(step.settings, machine_.profile(), roles_);
-    painter.drawImage(0, 0, burned_.up_to(desk_.operations_done(), plan, camera_, size(), devicePixelRatioF(), tones,
-                                          machine_.profile().spot));
+    for (const job::Step& step : document_.job().steps)
+        tones[step.id] = tone_of(step.settings, machine_.profile(), roles_);
+    painter.drawImage(0, 0,
+                      burned_.up_to(desk_.operations_done(), plan, camera_, size(), devicePixelRatioF(), tones,
+                                    machine_.profile().spot));
 }
 
 void BedView::draw_bounds_faults(QPainter& painter) {
@@ -349,7 +370,8 @@ void BedView::draw_selection(QPainter& painter) const {
     painter.setBrush(Qt::NoBrush);
     painter.drawRect(frame);
     painter.setFont(theme::font(theme::small));
-    const QString text = tr("%1 × %2 mm at %3, %4").arg(mm(box.width()), mm(box.height()), mm(box.left), mm(box.bottom));
+    const QString text =
+        tr("%1 × %2 mm at %3, %4").arg(mm(box.width()), mm(box.height()), mm(box.left), mm(box.bottom));
     const int wide = painter.fontMetrics().horizontalAdvance(text) + 20;
     const QRectF badge(frame.center().x() - wide / 2.0, frame.bottom() + 8, wide, 22);
     painter.setPen(Qt::NoPen);

@@ -1,8 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <QWidget>
-#include <optional>
-
 #include "bed/art_layers.hpp"
 #include "bed/burn_layer.hpp"
 #include "bed/camera.hpp"
@@ -12,13 +9,16 @@
 #include "session/machine_link.hpp"
 #include "theme/theme.hpp"
 
+#include <QWidget>
+#include <optional>
+
 namespace chalkline::app {
 
 /// The bed, true to scale: the stock, the art as it will look burned, the head, and what lies out of bounds. Art is
 /// chosen by clicking and moved by dragging or with the arrow keys.
 class BedView : public QWidget {
     Q_OBJECT
-   public:
+ public:
     BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine, BurnDesk& desk, const theme::Roles& roles,
             QWidget* parent = nullptr);
 
@@ -31,10 +31,10 @@ class BedView : public QWidget {
     const Camera& camera() const { return camera_; }
     QSize minimumSizeHint() const override { return {420, 300}; }
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     void selection_changed();
 
-   protected:
+ protected:
     void paintEvent(QPaintEvent*) override;
     void resizeEvent(QResizeEvent*) override;
     void wheelEvent(QWheelEvent* event) override;
@@ -44,7 +44,7 @@ class BedView : public QWidget {
     void keyPressEvent(QKeyEvent* event) override;
     void keyReleaseEvent(QKeyEvent* event) override;
 
-   private:
+ private:
     void follow(JobChange change);
     void fit(const geometry::Box& box);
     void move_selected(geometry::Point by, int merge);

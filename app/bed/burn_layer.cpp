@@ -11,8 +11,9 @@ void BurnLayer::clear() {
     drawn_ = 0;
 }
 
-const QImage& BurnLayer::up_to(std::size_t done, const std::shared_ptr<const planning::Plan>& plan, const Camera& camera,
-                               QSize size, double pixel_ratio, const std::map<int, QColor>& tones, double spot) {
+const QImage& BurnLayer::up_to(std::size_t done, const std::shared_ptr<const planning::Plan>& plan,
+                               const Camera& camera, QSize size, double pixel_ratio, const std::map<int, QColor>& tones,
+                               double spot) {
     const QSize pixels = size * pixel_ratio;
     if (plan != plan_ || !(camera == camera_) || picture_.size() != pixels || done < drawn_) {
         plan_ = plan;
@@ -26,11 +27,13 @@ const QImage& BurnLayer::up_to(std::size_t done, const std::shared_ptr<const pla
     QPainter painter(&picture_);
     painter.setRenderHint(QPainter::Antialiasing);
     const auto& operations = plan->program.operations;
-    for (; drawn_ < std::min(done, operations.size()); ++drawn_) draw(operations[drawn_], painter, tones, spot);
+    for (; drawn_ < std::min(done, operations.size()); ++drawn_)
+        draw(operations[drawn_], painter, tones, spot);
     return picture_;
 }
 
-void BurnLayer::draw(const machine::Operation& operation, QPainter& painter, const std::map<int, QColor>& tones, double spot) {
+void BurnLayer::draw(const machine::Operation& operation, QPainter& painter, const std::map<int, QColor>& tones,
+                     double spot) {
     const auto tone = tones.find(operation.origin.step);
     const auto line = [&](geometry::Point from, geometry::Point to) {
         if (tone == tones.end()) return;
@@ -50,7 +53,9 @@ void BurnLayer::draw(const machine::Operation& operation, QPainter& painter, con
         double gone = 0;
         for (std::uint32_t i = 0; i < sweep->count; ++i) {
             const machine::Run& run = plan_->program.runs[sweep->first + i];
-            const auto place = [&](double micrometres) { return geometry::between(at_, sweep->to, micrometres / whole); };
+            const auto place = [&](double micrometres) {
+                return geometry::between(at_, sweep->to, micrometres / whole);
+            };
             if (run.power > 0) line(place(gone), place(gone + run.micrometres));
             gone += run.micrometres;
         }

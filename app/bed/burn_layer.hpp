@@ -1,26 +1,27 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <QImage>
-#include <map>
-#include <memory>
+#include "bed/camera.hpp"
 
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/planning/plan.hpp>
 
-#include "bed/camera.hpp"
+#include <QImage>
+#include <map>
+#include <memory>
 
 namespace chalkline::app {
 
 /// The burned part of a program as a picture for one camera. Grows with the progress: only what is new is drawn.
 class BurnLayer {
-   public:
+ public:
     /// Brings the picture up to `done` operations. `tones`: colour of each step's burn by its id.
-    const QImage& up_to(std::size_t done, const std::shared_ptr<const planning::Plan>& plan, const Camera& camera, QSize size,
-                        double pixel_ratio, const std::map<int, QColor>& tones, double spot);
+    const QImage& up_to(std::size_t done, const std::shared_ptr<const planning::Plan>& plan, const Camera& camera,
+                        QSize size, double pixel_ratio, const std::map<int, QColor>& tones, double spot);
     void clear();
 
-   private:
-    void draw(const machine::Operation& operation, class QPainter& painter, const std::map<int, QColor>& tones, double spot);
+ private:
+    void draw(const machine::Operation& operation, class QPainter& painter, const std::map<int, QColor>& tones,
+              double spot);
 
     std::shared_ptr<const planning::Plan> plan_;
     Camera camera_;

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/geometry/point.hpp>
+
 #include <QPointF>
 #include <QSizeF>
 #include <QTransform>
-
-#include <chalkline/geometry/point.hpp>
 
 namespace chalkline::app {
 

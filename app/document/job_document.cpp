@@ -1,18 +1,23 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "document/job_document.hpp"
 
-#include <QFileInfo>
-
 #include <chalkline/job/chalk_file.hpp>
+
+#include <QFileInfo>
 
 namespace chalkline::app {
 
 /// The one undo command: the job before and after.
 class JobDocument::Edit : public QUndoCommand {
-   public:
+ public:
     Edit(JobDocument& document, const QString& name, job::Job after, JobChange change, int merge)
-        : QUndoCommand(name), document_(document), before_(document.job_), after_(std::move(after)), change_(change),
-          merge_(merge), epoch_(document.merge_epoch_) {}
+        : QUndoCommand(name),
+          document_(document),
+          before_(document.job_),
+          after_(std::move(after)),
+          change_(change),
+          merge_(merge),
+          epoch_(document.merge_epoch_) {}
 
     void redo() override { document_.set(after_, change_); }
     void undo() override { document_.set(before_, change_); }
@@ -25,7 +30,7 @@ class JobDocument::Edit : public QUndoCommand {
         return true;
     }
 
-   private:
+ private:
     JobDocument& document_;
     job::Job before_, after_;
     JobChange change_;

@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/base/result.hpp>
+#include <chalkline/job/job.hpp>
+
 #include <QDateTime>
 #include <QObject>
 #include <QString>
 #include <QUndoStack>
-
-#include <chalkline/base/result.hpp>
-#include <chalkline/job/job.hpp>
 
 namespace chalkline::app {
 
@@ -23,7 +23,7 @@ inline bool touches(JobChange change, JobChange part) {
 /// tells them anything, and none of them writes to the job but through `edit`.
 class JobDocument : public QObject {
     Q_OBJECT
-   public:
+ public:
     explicit JobDocument(QObject* parent = nullptr);
 
     const job::Job& job() const { return job_; }
@@ -45,10 +45,10 @@ class JobDocument : public QObject {
     bool unsaved() const { return !history_.isClean(); }
     QDateTime saved_at() const { return saved_at_; }
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     void changed(chalkline::app::JobChange change);
 
-   private:
+ private:
     class Edit;
     void set(const job::Job& job, JobChange change);
 

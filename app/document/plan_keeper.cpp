@@ -32,7 +32,8 @@ Planned work_out(const job::Job& job, const machine::MachineProfile& machine, co
     machine::Encoder checked(plan->program, machine);
     planned.faults = planning::check_program(checked, planning::limits_of(job, machine, plan->program));
     machine::Encoder counted(plan->program, machine);
-    for (machine::ProgramLine line; !watch.cancelled() && counted.next(line);) ++planned.lines;
+    for (machine::ProgramLine line; !watch.cancelled() && counted.next(line);)
+        ++planned.lines;
     planned.plan = std::make_shared<const planning::Plan>(std::move(*plan));
     return planned;
 }
@@ -51,11 +52,12 @@ void PlanKeeper::start() {
         Q_EMIT changed();
         return;
     }
-    runner_.start([job = document_.job(), machine = machine_](const Watch& watch) { return work_out(job, machine, watch); },
-                  [this](Planned planned) {
-                      planned_ = std::move(planned);
-                      Q_EMIT changed();
-                  });
+    runner_.start(
+        [job = document_.job(), machine = machine_](const Watch& watch) { return work_out(job, machine, watch); },
+        [this](Planned planned) {
+            planned_ = std::move(planned);
+            Q_EMIT changed();
+        });
     Q_EMIT changed();
 }
 

@@ -1,17 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <QObject>
-#include <memory>
-#include <optional>
-#include <vector>
+#include "document/job_document.hpp"
+#include "tasks/task_runner.hpp"
 
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/planning/checks.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/program_checker.hpp>
 
-#include "document/job_document.hpp"
-#include "tasks/task_runner.hpp"
+#include <QObject>
+#include <memory>
+#include <optional>
+#include <vector>
 
 namespace chalkline::app {
 
@@ -34,7 +34,7 @@ Planned work_out(const job::Job& job, const machine::MachineProfile& machine, co
 /// Keeps the newest plan of the document, worked out in the background after every change.
 class PlanKeeper : public QObject {
     Q_OBJECT
-   public:
+ public:
     PlanKeeper(JobDocument& document, machine::MachineProfile machine, QObject* parent = nullptr);
 
     const Planned& planned() const { return planned_; }
@@ -43,10 +43,10 @@ class PlanKeeper : public QObject {
     /// Plan and job agree, and the program may be sent.
     bool ready() const { return !stale() && planned_.may_burn(); }
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     void changed();
 
-   private:
+ private:
     void start();
 
     JobDocument& document_;

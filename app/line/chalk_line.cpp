@@ -40,7 +40,8 @@ void LineMark::paintEvent(QPaintEvent*) {
         painter.drawEllipse(dot, radius, radius);
         painter.setPen(QPen(roles_.accent_text, 1.7, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
         if (fact_.state == MarkState::done) {
-            painter.drawPolyline(QPolygonF({dot + QPointF(-3.6, 0.2), dot + QPointF(-1, 2.9), dot + QPointF(3.8, -2.8)}));
+            painter.drawPolyline(
+                QPolygonF({dot + QPointF(-3.6, 0.2), dot + QPointF(-1, 2.9), dot + QPointF(3.8, -2.8)}));
         } else {
             painter.drawLine(dot + QPointF(0, -4), dot + QPointF(0, 0.8));
             painter.drawPoint(dot + QPointF(0, 4));
@@ -58,7 +59,8 @@ void LineMark::paintEvent(QPaintEvent*) {
     painter.setFont(theme::font(theme::tiny));
     painter.setPen(fact_.state == MarkState::attention ? roles_.attention_text : roles_.quiet);
     const QRect line(dot_centre - 8, line_height + 14, this->width() - dot_centre, 16);
-    painter.drawText(line, Qt::AlignVCenter, painter.fontMetrics().elidedText(fact_.fact, Qt::ElideRight, line.width()));
+    painter.drawText(line, Qt::AlignVCenter,
+                     painter.fontMetrics().elidedText(fact_.fact, Qt::ElideRight, line.width()));
     if (hasFocus()) {
         painter.setPen(QPen(roles_.accent, 1.5, Qt::DotLine));
         painter.setBrush(Qt::NoBrush);
@@ -84,11 +86,14 @@ ChalkLine::ChalkLine(const theme::Roles& roles, QWidget* parent) : QWidget(paren
 }
 
 void ChalkLine::show_facts(const LineFacts& facts) {
-    for (std::size_t i = 0; i < facts.size(); ++i) marks_[i]->show_fact(facts[i]);
+    for (std::size_t i = 0; i < facts.size(); ++i)
+        marks_[i]->show_fact(facts[i]);
     update();
 }
 
-void ChalkLine::choose(Mark mark) { marks_[static_cast<std::size_t>(mark)]->setChecked(true); }
+void ChalkLine::choose(Mark mark) {
+    marks_[static_cast<std::size_t>(mark)]->setChecked(true);
+}
 
 Mark ChalkLine::chosen() const {
     for (int i = 0; i < mark_count; ++i)

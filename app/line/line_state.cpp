@@ -1,19 +1,23 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "line/line_state.hpp"
 
+#include <chalkline/job/edits.hpp>
+#include <chalkline/wording/wording.hpp>
+
 #include <QCoreApplication>
 #include <algorithm>
 #include <cmath>
 
-#include <chalkline/job/edits.hpp>
-#include <chalkline/wording/wording.hpp>
-
 namespace chalkline::app {
 namespace {
 
-QString tr(const char* text, int n = -1) { return QCoreApplication::translate("line", text, nullptr, n); }
+QString tr(const char* text, int n = -1) {
+    return QCoreApplication::translate("line", text, nullptr, n);
+}
 
-QString mm(double value) { return QString::fromStdString(format_number(value, value < 10 ? 1 : 0)); }
+QString mm(double value) {
+    return QString::fromStdString(format_number(value, value < 10 ? 1 : 0));
+}
 
 MarkFact art_fact(const job::Job& job, const Planned& planned) {
     if (job.motifs.empty()) return {MarkState::not_yet, tr("nothing yet")};
@@ -27,10 +31,14 @@ MarkFact art_fact(const job::Job& job, const Planned& planned) {
 MarkFact steps_fact(const job::Job& job) {
     if (job.motifs.empty()) return {MarkState::not_yet, {}};
     const auto inks = job::routed_inks(job);
-    const auto loose = std::count_if(inks.begin(), inks.end(), [](const auto& ink) { return !ink.step && !ink.left_out; });
-    if (loose > 0) return {MarkState::attention, loose == 1 ? tr("1 ink without a step") : tr("%1 inks without a step").arg(loose)};
+    const auto loose =
+        std::count_if(inks.begin(), inks.end(), [](const auto& ink) { return !ink.step && !ink.left_out; });
+    if (loose > 0)
+        return {MarkState::attention,
+                loose == 1 ? tr("1 ink without a step") : tr("%1 inks without a step").arg(loose)};
     if (job::order_fault(job)) return {MarkState::attention, tr("a cut comes too early")};
-    const auto used = std::count_if(job.steps.begin(), job.steps.end(), [](const job::Step& s) { return !s.inks.empty(); });
+    const auto used =
+        std::count_if(job.steps.begin(), job.steps.end(), [](const job::Step& s) { return !s.inks.empty(); });
     if (used == 0) return {MarkState::not_yet, tr("no step burns anything")};
     QString fact = used == 1 ? tr("1 step") : tr("%1 steps").arg(used);
     const bool cut = !job.steps.empty() && job.steps.back().settings.kind == steps::StepKind::cut && used > 1;
@@ -41,7 +49,8 @@ MarkFact stock_fact(const job::Job& job, const Planned& planned) {
     if (planned.off_bed > 0) return {MarkState::attention, tr("%1 mm off the bed").arg(mm(planned.off_bed))};
     if (!job.stock) return {MarkState::not_yet, tr("no piece set")};
     if (planned.off_stock > 0) return {MarkState::attention, tr("%1 mm off the stock").arg(mm(planned.off_stock))};
-    return {MarkState::done, tr("%1 %2 mm").arg(QString::fromStdString(job.stock->material).toLower(), mm(job.stock->thickness.mm()))};
+    return {MarkState::done,
+            tr("%1 %2 mm").arg(QString::fromStdString(job.stock->material).toLower(), mm(job.stock->thickness.mm()))};
 }
 
 MarkFact rehearse_fact(const job::Job& job, const PlanKeeper& plans) {
@@ -71,21 +80,28 @@ MarkFact burn_fact(const job::Job& job, const MachineLink& machine, const BurnDe
 
 }  // namespace
 
-LineFacts line_facts(const JobDocument& document, const PlanKeeper& plans, const MachineLink& machine, const BurnDesk& desk) {
+LineFacts line_facts(const JobDocument& document, const PlanKeeper& plans, const MachineLink& machine,
+                     const BurnDesk& desk) {
     const job::Job& job = document.job();
-    return {art_fact(job, plans.planned()),  steps_fact(job),
+    return {art_fact(job, plans.planned()),   steps_fact(job),
             stock_fact(job, plans.planned()), rehearse_fact(job, plans),
             frame_fact(job, machine, desk),   burn_fact(job, machine, desk)};
 }
 
 QString name(Mark mark) {
     switch (mark) {
-        case Mark::art: return tr("Art");
-        case Mark::steps: return tr("Steps");
-        case Mark::stock: return tr("Stock");
-        case Mark::rehearse: return tr("Rehearse");
-        case Mark::frame: return tr("Frame");
-        case Mark::burn: return tr("Burn");
+        case Mark::art:
+            return tr("Art");
+        case Mark::steps:
+            return tr("Steps");
+        case Mark::stock:
+            return tr("Stock");
+        case Mark::rehearse:
+            return tr("Rehearse");
+        case Mark::frame:
+            return tr("Frame");
+        case Mark::burn:
+            return tr("Burn");
     }
     return {};
 }

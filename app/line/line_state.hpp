@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <QString>
-#include <array>
-
 #include "document/job_document.hpp"
 #include "document/plan_keeper.hpp"
 #include "session/burn_desk.hpp"
 #include "session/machine_link.hpp"
+
+#include <QString>
+#include <array>
 
 namespace chalkline::app {
 
@@ -24,7 +24,8 @@ struct MarkFact {
 using LineFacts = std::array<MarkFact, mark_count>;
 
 /// What the line says now, computed from the job, the plan and the machine; never ticked by hand.
-LineFacts line_facts(const JobDocument& document, const PlanKeeper& plans, const MachineLink& machine, const BurnDesk& desk);
+LineFacts line_facts(const JobDocument& document, const PlanKeeper& plans, const MachineLink& machine,
+                     const BurnDesk& desk);
 
 QString name(Mark mark);
 

@@ -1,20 +1,22 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mainwindow/job_files.hpp"
 
-#include <QFileDialog>
-#include <QFileInfo>
+#include "widgets/sheet.hpp"
 
 #include <chalkline/art/reader.hpp>
 #include <chalkline/base/file.hpp>
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
 
-#include "widgets/sheet.hpp"
+#include <QFileDialog>
+#include <QFileInfo>
 
 namespace chalkline::app {
 namespace {
 
-bool is_job(const QString& path) { return path.endsWith(".chalk", Qt::CaseInsensitive); }
+bool is_job(const QString& path) {
+    return path.endsWith(".chalk", Qt::CaseInsensitive);
+}
 
 /// What reading one file came to.
 using ReadArt = Result<std::shared_ptr<const art::Artwork>>;
@@ -22,7 +24,8 @@ using ReadArt = Result<std::shared_ptr<const art::Artwork>>;
 ReadArt read_art(const QString& path, const Watch& watch) {
     auto bytes = read_file(path.toStdString());
     if (!bytes) return tl::unexpected(bytes.error());
-    auto art = art::read(std::make_shared<const std::string>(std::move(*bytes)), QFileInfo(path).fileName().toStdString(), watch);
+    auto art = art::read(std::make_shared<const std::string>(std::move(*bytes)),
+                         QFileInfo(path).fileName().toStdString(), watch);
     if (!art) return tl::unexpected(art.error());
     return std::make_shared<const art::Artwork>(std::move(*art));
 }
@@ -79,7 +82,8 @@ void JobFiles::add_art(const QStringList& paths) {
     reader_.start(
         [paths](const Watch& watch) {
             std::vector<ReadArt> all;
-            for (const QString& path : paths) all.push_back(read_art(path, watch));
+            for (const QString& path : paths)
+                all.push_back(read_art(path, watch));
             return all;
         },
         [this](std::vector<ReadArt> all) {
@@ -108,7 +112,8 @@ void JobFiles::save(std::function<void()> then) {
     auto* dialog = make_dialog(window_, tr("Save job"), QFileDialog::AcceptSave);
     dialog->setDefaultSuffix("chalk");
     dialog->setNameFilter(tr("Chalkline jobs (*.chalk)"));
-    connect(dialog, &QFileDialog::fileSelected, this, [this, then = std::move(then)](const QString& path) { save_to(path, then); });
+    connect(dialog, &QFileDialog::fileSelected, this,
+            [this, then = std::move(then)](const QString& path) { save_to(path, then); });
     dialog->show();
 }
 

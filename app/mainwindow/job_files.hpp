@@ -1,14 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <QObject>
-#include <QStringList>
-#include <functional>
+#include "document/job_document.hpp"
+#include "tasks/task_runner.hpp"
 
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/wording/wording.hpp>
 
-#include "document/job_document.hpp"
-#include "tasks/task_runner.hpp"
+#include <QObject>
+#include <QStringList>
+#include <functional>
 
 namespace chalkline::app {
 
@@ -16,7 +16,7 @@ namespace chalkline::app {
 /// thread; changes that were not saved are never thrown away unasked.
 class JobFiles : public QObject {
     Q_OBJECT
-   public:
+ public:
     JobFiles(JobDocument& document, machine::MachineProfile machine, QWidget* window);
 
     /// Jobs are opened, anything else is brought in as art.
@@ -29,13 +29,13 @@ class JobFiles : public QObject {
     void guard(std::function<void()> action);
     bool busy() const { return reader_.running(); }
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     void message(const chalkline::wording::Message& message);
     /// Art was added or a job opened.
     void opened();
     void busy_changed();
 
-   private:
+ private:
     void open_job(const QString& path);
     void add_art(const QStringList& paths);
     void save_to(const QString& path, const std::function<void()>& then);

@@ -1,6 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mainwindow/main_window.hpp"
 
+#include "trays/art_tray.hpp"
+#include "trays/burn_tray.hpp"
+#include "trays/frame_tray.hpp"
+#include "trays/rehearse_tray.hpp"
+#include "trays/stock_tray.hpp"
+#include "widgets/sheet.hpp"
+
+#include <chalkline/ports/ports.hpp>
+
 #include <QApplication>
 #include <QCloseEvent>
 #include <QDragEnterEvent>
@@ -10,15 +19,6 @@
 #include <QPointer>
 #include <QShortcut>
 #include <QVBoxLayout>
-
-#include <chalkline/ports/ports.hpp>
-
-#include "trays/art_tray.hpp"
-#include "trays/burn_tray.hpp"
-#include "trays/frame_tray.hpp"
-#include "trays/rehearse_tray.hpp"
-#include "trays/stock_tray.hpp"
-#include "widgets/sheet.hpp"
 
 namespace chalkline::app {
 namespace {
@@ -53,13 +53,13 @@ MainWindow::MainWindow(const WindowOptions& options)
 
     connect(files_, &JobFiles::message, this, &MainWindow::show_message);
     connect(files_, &JobFiles::opened, this, [this] { choose(document_.job().stock ? Mark::steps : Mark::art); });
-    connect(&sample_, &SampleMachine::serving, this, [this](const QString& port) { machine_.connect_to(port, tr("simulated")); });
+    connect(&sample_, &SampleMachine::serving, this,
+            [this](const QString& port) { machine_.connect_to(port, tr("simulated")); });
     connect(&sample_, &SampleMachine::failed, this, [this](const QString& reason) {
         show_message(wording::describe(Error{"app.simulator-missing", {{"reason", reason.toStdString()}}, {}, 0}));
     });
-    connect(&machine_, &MachineLink::failed, this, [this](machine::Activity, const Error& error) {
-        show_message(wording::describe(error));
-    });
+    connect(&machine_, &MachineLink::failed, this,
+            [this](machine::Activity, const Error& error) { show_message(wording::describe(error)); });
     connect(&machine_, &MachineLink::changed, this, [this] {
         // Once the machine rests, or goes on after a hold, the next Esc is a first one.
         const bool held = machine_.snapshot().state == machine::ControllerState::hold;
@@ -113,8 +113,8 @@ void MainWindow::build() {
     auto* art = new ArtTray(context);
     steps_tray_ = new StepsTray(context);
     auto* burn = new BurnTray(context);
-    for (QWidget* tray : std::initializer_list<QWidget*>{art, steps_tray_, new StockTray(context), new RehearseTray(context),
-                                                         new FrameTray(context), burn})
+    for (QWidget* tray : std::initializer_list<QWidget*>{art, steps_tray_, new StockTray(context),
+                                                         new RehearseTray(context), new FrameTray(context), burn})
         add_tray(tray);
 
     auto* middle = new QHBoxLayout;
@@ -139,7 +139,8 @@ void MainWindow::build() {
     connect(art, &ArtTray::add_files_wanted, files_, &JobFiles::ask_and_open);
     connect(burn, &BurnTray::burn_wanted, this, &MainWindow::open_ready_sheet);
     connect(rail_, &MachineRail::connection_wanted, this, &MainWindow::open_connection_sheet);
-    connect(steps_tray_, &StepsTray::refused, this, [this](const Error& error) { show_message(wording::describe(error)); });
+    connect(steps_tray_, &StepsTray::refused, this,
+            [this](const Error& error) { show_message(wording::describe(error)); });
 }
 
 void MainWindow::add_shortcuts() {
@@ -174,23 +175,28 @@ void MainWindow::show_line() {
     setWindowTitle(document_.title() + " — Chalkline");
 }
 
-void MainWindow::connect_sample_machine() { sample_.start(machine_.profile(), options_.simulator_speed); }
+void MainWindow::connect_sample_machine() {
+    sample_.start(machine_.profile(), options_.simulator_speed);
+}
 
 // ---------------------------------------------------------------- sheets
 
 void MainWindow::open_connection_sheet() {
-    auto* sheet = new Sheet(machine_.connected() ? tr("Machine: %1").arg(machine_.name()) : tr("Connect a machine"), bed_);
+    auto* sheet =
+        new Sheet(machine_.connected() ? tr("Machine: %1").arg(machine_.name()) : tr("Connect a machine"), bed_);
     if (machine_.connected()) {
         if (machine_.active()) sheet->add_text(tr("It is working. Stop it before you disconnect."), Tone::attention);
         sheet->add_button(tr("Stay connected"), ButtonLook::accent, {});
-        sheet->add_button(tr("Disconnect"), ButtonLook::plain, [this] { machine_.disconnect_now(); })->setEnabled(!machine_.active());
+        sheet->add_button(tr("Disconnect"), ButtonLook::plain, [this] { machine_.disconnect_now(); })
+            ->setEnabled(!machine_.active());
         return sheet->open();
     }
     const auto found = ports::list();
     sheet->add_text(found.empty() ? tr("No serial port is plugged in.") : tr("Ports on this computer:"), Tone::quiet);
     for (const auto& port : found) {
         const QString path = QString::fromStdString(port.path);
-        auto* button = make_button(path + "  " + QString::fromStdString(port.maker + " " + port.product), ButtonLook::plain, sheet);
+        auto* button = make_button(path + "  " + QString::fromStdString(port.maker + " " + port.product),
+                                   ButtonLook::plain, sheet);
         connect(button, &QPushButton::clicked, this, [this, path, sheet] {
             sheet->deleteLater();
             machine_.connect_to(path, path);
@@ -221,13 +227,18 @@ void MainWindow::open_ready_sheet() {
     sheet->add_row(tr("What"), kinds.join(", ") + tr(", in this order"));
     sheet->add_row(tr("How long"), tr("about %1").arg(wording::duration(planned.plan->total)));
     if (job.stock)
-        sheet->add_row(tr("Focus"), tr("for %1, %2").arg(QString::fromStdString(job.stock->material),
-                                                         QString::fromStdString(format_length(job.stock->thickness, LengthUnit::mm))));
-    sheet->add_row(tr("Frame"), desk_.framed_at() ? tr("framed at %1").arg(desk_.framed_at()->toString("hh:mm")) : tr("not framed: nobody has seen where it lands"));
+        sheet->add_row(tr("Focus"),
+                       tr("for %1, %2")
+                           .arg(QString::fromStdString(job.stock->material),
+                                QString::fromStdString(format_length(job.stock->thickness, LengthUnit::mm))));
+    sheet->add_row(tr("Frame"), desk_.framed_at() ? tr("framed at %1").arg(desk_.framed_at()->toString("hh:mm"))
+                                                  : tr("not framed: nobody has seen where it lands"));
     QStringList open;
-    for (const auto& check : planned.checks) open << wording::describe(check).what;
+    for (const auto& check : planned.checks)
+        open << wording::describe(check).what;
     sheet->add_row(tr("Checks"), open.isEmpty() ? tr("all pass") : open.join("; "));
-    sheet->add_text(tr("Lid shut, extraction and air on, beam switch on? Stay with the machine while it burns."), Tone::attention);
+    sheet->add_text(tr("Lid shut, extraction and air on, beam switch on? Stay with the machine while it burns."),
+                    Tone::attention);
     sheet->add_button(tr("Not yet"), ButtonLook::plain, {});
     sheet->add_button(tr("Burn"), ButtonLook::accent, [this] { desk_.burn(); });
     sheet->open();

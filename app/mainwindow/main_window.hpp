@@ -1,9 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <QScrollArea>
-#include <QStackedWidget>
-#include <QWidget>
-
 #include "bed/bed_view.hpp"
 #include "document/job_document.hpp"
 #include "document/plan_keeper.hpp"
@@ -17,6 +13,10 @@
 #include "trays/steps_tray.hpp"
 #include "widgets/message_strip.hpp"
 
+#include <QScrollArea>
+#include <QStackedWidget>
+#include <QWidget>
+
 namespace chalkline::app {
 
 /// How the window begins.
@@ -29,7 +29,7 @@ struct WindowOptions {
 /// sheets, shortcuts and dropped files.
 class MainWindow : public QWidget {
     Q_OBJECT
-   public:
+ public:
     explicit MainWindow(const WindowOptions& options);
     ~MainWindow() override;
 
@@ -46,13 +46,13 @@ class MainWindow : public QWidget {
     void connect_sample_machine();
     void show_message(const wording::Message& message) { strip_->show_message(message); }
 
-   protected:
+ protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
     void closeEvent(QCloseEvent* event) override;
 
-   private:
+ private:
     void build();
     void add_shortcuts();
     void show_line();

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mainwindow/top_bar.hpp"
 
+#include "widgets/controls.hpp"
+
 #include <QHBoxLayout>
 #include <QPainter>
-
-#include "widgets/controls.hpp"
 
 namespace chalkline::app {
 
@@ -21,7 +21,8 @@ TopBar::TopBar(JobDocument& document, const theme::Roles& roles, QWidget* parent
         return button;
     };
     connect(add(tr("New"), tr("A new, empty job (Ctrl+N)")), &QPushButton::clicked, this, &TopBar::new_wanted);
-    connect(add(tr("Open…"), tr("Open a job or bring in art (Ctrl+O)")), &QPushButton::clicked, this, &TopBar::open_wanted);
+    connect(add(tr("Open…"), tr("Open a job or bring in art (Ctrl+O)")), &QPushButton::clicked, this,
+            &TopBar::open_wanted);
     connect(add(tr("Save"), tr("Save the job (Ctrl+S)")), &QPushButton::clicked, this, &TopBar::save_wanted);
     row->addSpacing(10);
     undo_ = add(tr("Undo"), {});
@@ -43,7 +44,8 @@ void TopBar::follow() {
     undo_->setEnabled(history.canUndo());
     redo_->setEnabled(history.canRedo());
     undo_->setToolTip(history.canUndo() ? tr("Undo: %1 (Ctrl+Z)").arg(history.undoText()) : tr("Nothing to undo"));
-    redo_->setToolTip(history.canRedo() ? tr("Redo: %1 (Ctrl+Shift+Z)").arg(history.redoText()) : tr("Nothing to redo"));
+    redo_->setToolTip(history.canRedo() ? tr("Redo: %1 (Ctrl+Shift+Z)").arg(history.redoText())
+                                        : tr("Nothing to redo"));
     QString saved = tr("not saved");
     if (document_.path().isEmpty() && !document_.unsaved())
         saved.clear();
@@ -51,8 +53,9 @@ void TopBar::follow() {
         saved = tr("saved %1").arg(document_.saved_at().toString("hh:mm"));
     else if (!document_.path().isEmpty())
         saved = tr("changed since %1").arg(document_.saved_at().toString("hh:mm"));
-    title_->setText(QString("<span style='color:%1;font-weight:600'>%2</span>&nbsp; <span style='color:%3'>%4</span>")
-                        .arg(roles_.rail_text.name(), document_.title().toHtmlEscaped(), roles_.rail_quiet.name(), saved));
+    title_->setText(
+        QString("<span style='color:%1;font-weight:600'>%2</span>&nbsp; <span style='color:%3'>%4</span>")
+            .arg(roles_.rail_text.name(), document_.title().toHtmlEscaped(), roles_.rail_quiet.name(), saved));
 }
 
 /// The sign: a chalk line snapped between two pins.

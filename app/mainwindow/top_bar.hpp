@@ -1,29 +1,29 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "document/job_document.hpp"
+#include "theme/theme.hpp"
+
 #include <QLabel>
 #include <QPushButton>
 #include <QWidget>
-
-#include "document/job_document.hpp"
-#include "theme/theme.hpp"
 
 namespace chalkline::app {
 
 /// The slate bar on top: the name, what is done with the file, and the truth about saving.
 class TopBar : public QWidget {
     Q_OBJECT
-   public:
+ public:
     TopBar(JobDocument& document, const theme::Roles& roles, QWidget* parent = nullptr);
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     void new_wanted();
     void open_wanted();
     void save_wanted();
 
-   protected:
+ protected:
     void paintEvent(QPaintEvent*) override;
 
-   private:
+ private:
     void follow();
     JobDocument& document_;
     const theme::Roles& roles_;

@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "rail/machine_rail.hpp"
 
-#include <QHBoxLayout>
-#include <QKeyEvent>
-#include <QPainter>
+#include "widgets/controls.hpp"
 
 #include <chalkline/wording/wording.hpp>
 
-#include "widgets/controls.hpp"
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QPainter>
 
 namespace chalkline::app {
 namespace {
@@ -46,11 +46,14 @@ MachineRail::MachineRail(MachineLink& machine, const theme::Roles& roles, QWidge
         row->addWidget(button);
         return button;
     };
-    unlock_ = add(tr("Unlock"), ButtonLook::rail, tr("Let the head move without knowing where it is"), &MachineLink::unlock);
+    unlock_ =
+        add(tr("Unlock"), ButtonLook::rail, tr("Let the head move without knowing where it is"), &MachineLink::unlock);
     home_ = add(tr("Home"), ButtonLook::rail, tr("Find home"), &MachineLink::home);
     hold_ = add(tr("Hold"), ButtonLook::rail, tr("Hold the head and the beam (Esc)"), &MachineLink::hold);
     resume_ = add(tr("Resume"), ButtonLook::rail, tr("Go on after a hold"), &MachineLink::resume);
-    stop_ = add(tr("STOP"), ButtonLook::stop, tr("Stop at once, beam off (Esc twice). It does not replace the machine's own emergency switch."), &MachineLink::stop);
+    stop_ = add(tr("STOP"), ButtonLook::stop,
+                tr("Stop at once, beam off (Esc twice). It does not replace the machine's own emergency switch."),
+                &MachineLink::stop);
     connect(machine_button_, &QPushButton::clicked, this, &MachineRail::connection_wanted);
     connect(&machine_, &MachineLink::changed, this, &MachineRail::follow);
     follow();
@@ -63,9 +66,11 @@ void MachineRail::follow() {
     state_->setText(wording::state(now));
     const auto figure = [&](double value) { return QString("%1").arg(value, 0, 'f', 2); };
     const bool known = now.connected && now.position && now.position_sure;
-    place_->setText(known ? tr("X %1  Y %2 mm").arg(figure(now.position->x), figure(now.position->y)) : tr("X —  Y — mm"));
+    place_->setText(known ? tr("X %1  Y %2 mm").arg(figure(now.position->x), figure(now.position->y))
+                          : tr("X —  Y — mm"));
     const QString profile = QString::fromStdString(machine_.profile().name);
-    machine_button_->setText(now.connected ? tr("%1 · %2").arg(profile, machine_.name()) : tr("%1 · connect…").arg(profile));
+    machine_button_->setText(now.connected ? tr("%1 · %2").arg(profile, machine_.name())
+                                           : tr("%1 · connect…").arg(profile));
     const bool idle = now.connected && now.activity == Activity::none;
     const bool locked = idle && now.state == ControllerState::alarm;
     unlock_->setVisible(locked);
@@ -100,11 +105,16 @@ void MachineRail::keyPressEvent(QKeyEvent* event) {
     const bool shift = event->modifiers() & Qt::ShiftModifier;
     if (shift && !event->isAutoRepeat()) {
         switch (event->key()) {
-            case Qt::Key_Left: return machine_.jog({-distance, 0});
-            case Qt::Key_Right: return machine_.jog({distance, 0});
-            case Qt::Key_Up: return machine_.jog({0, distance});
-            case Qt::Key_Down: return machine_.jog({0, -distance});
-            default: break;
+            case Qt::Key_Left:
+                return machine_.jog({-distance, 0});
+            case Qt::Key_Right:
+                return machine_.jog({distance, 0});
+            case Qt::Key_Up:
+                return machine_.jog({0, distance});
+            case Qt::Key_Down:
+                return machine_.jog({0, -distance});
+            default:
+                break;
         }
     }
     QWidget::keyPressEvent(event);

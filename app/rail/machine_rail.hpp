@@ -1,28 +1,28 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "session/machine_link.hpp"
+#include "theme/theme.hpp"
+
 #include <QLabel>
 #include <QPushButton>
 #include <QWidget>
-
-#include "session/machine_link.hpp"
-#include "theme/theme.hpp"
 
 namespace chalkline::app {
 
 /// Always there at the bottom: what the machine does, where the head is, and the buttons that must never be far.
 class MachineRail : public QWidget {
     Q_OBJECT
-   public:
+ public:
     MachineRail(MachineLink& machine, const theme::Roles& roles, QWidget* parent = nullptr);
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     void connection_wanted();
 
-   protected:
+ protected:
     void paintEvent(QPaintEvent*) override;
     void keyPressEvent(QKeyEvent* event) override;
 
-   private:
+ private:
     void follow();
     MachineLink& machine_;
     const theme::Roles& roles_;

@@ -31,7 +31,8 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
         say(error);
     });
     connect(&machine_, &MachineLink::stopped, this, [this](machine::Activity, bool position_sure, bool beam_off) {
-        wording::Message message{beam_off ? tr("Stopped, beam off") : tr("Stopped, but the beam's state is not confirmed"), {}, {}};
+        wording::Message message{
+            beam_off ? tr("Stopped, beam off") : tr("Stopped, but the beam's state is not confirmed"), {}, {}};
         message.help = position_sure ? tr("The head stands still and knows where it is.")
                                      : tr("The position is unknown: find home before you go on.");
         if (!beam_off) message.help = tr("Look at the machine and use its own switch if the beam is on.");
@@ -43,7 +44,9 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
 
 std::optional<wording::Message> BurnDesk::obstacle() const {
     using machine::ControllerState;
-    const auto because = [](const std::string_view code) { return wording::describe(Error{std::string(code), {}, {}, 0}); };
+    const auto because = [](const std::string_view code) {
+        return wording::describe(Error{std::string(code), {}, {}, 0});
+    };
     const Planned& planned = plans_.planned();
     if (document_.job().motifs.empty()) return because(planning::error::nothing_to_burn);
     if (plans_.stale()) return wording::Message{tr("Still planning"), {}, tr("One moment.")};
@@ -54,7 +57,8 @@ std::optional<wording::Message> BurnDesk::obstacle() const {
     const auto& now = machine_.snapshot();
     if (!now.connected || now.activity == machine::Activity::connecting) return because(machine::error::not_ready);
     if (now.state == ControllerState::alarm) return because(machine::error::locked);
-    if (now.activity != machine::Activity::none || now.state != ControllerState::idle) return because(machine::error::busy);
+    if (now.activity != machine::Activity::none || now.state != ControllerState::idle)
+        return because(machine::error::busy);
     return {};
 }
 
@@ -95,11 +99,14 @@ double BurnDesk::share_done() const {
     return burning_->finished_at[std::min(done_, burning_->finished_at.size()) - 1] / burning_->total.seconds();
 }
 
-double BurnDesk::seconds_left() const { return burning_ ? burning_->total.seconds() * (1 - share_done()) : 0; }
+double BurnDesk::seconds_left() const {
+    return burning_ ? burning_->total.seconds() * (1 - share_done()) : 0;
+}
 
 void BurnDesk::follow() {
     const auto& now = machine_.snapshot();
-    if (now.activity == machine::Activity::burning && now.operation >= 0) done_ = static_cast<std::size_t>(now.operation) + 1;
+    if (now.activity == machine::Activity::burning && now.operation >= 0)
+        done_ = static_cast<std::size_t>(now.operation) + 1;
     if (!now.connected) framed_at_.reset();
     Q_EMIT changed();
 }

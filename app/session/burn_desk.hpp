@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <QDateTime>
-#include <QObject>
-#include <optional>
+#include "document/plan_keeper.hpp"
+#include "session/machine_link.hpp"
 
 #include <chalkline/wording/wording.hpp>
 
-#include "document/plan_keeper.hpp"
-#include "session/machine_link.hpp"
+#include <QDateTime>
+#include <QObject>
+#include <optional>
 
 namespace chalkline::app {
 
@@ -15,7 +15,7 @@ namespace chalkline::app {
 /// trays, and the gate before anything is sent.
 class BurnDesk : public QObject {
     Q_OBJECT
-   public:
+ public:
     BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machine, QObject* parent = nullptr);
 
     /// Rides round the box of what is burned, in the dark.
@@ -41,10 +41,10 @@ class BurnDesk : public QObject {
     double seconds_left() const;
     std::int64_t lines() const { return lines_; }
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     void changed();
 
-   private:
+ private:
     void say(const Error& error);
     void follow();
     void finish(machine::Activity activity);

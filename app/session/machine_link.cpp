@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/machine_link.hpp"
 
+#include <chalkline/machine/encoder.hpp>
+
 #include <QCoreApplication>
 #include <QDir>
 #include <QFile>
@@ -8,19 +10,17 @@
 #include <QPointer>
 #include <QStandardPaths>
 
-#include <chalkline/machine/encoder.hpp>
-
 namespace chalkline::app {
 namespace {
 
 /// Lines of a program that lives as long as they are pulled, on whatever thread.
 class SharedLines : public machine::LineSource {
-   public:
+ public:
     SharedLines(std::shared_ptr<const machine::Program> program, const machine::MachineProfile& profile)
         : program_(std::move(program)), profile_(profile), encoder_(*program_, profile_) {}
     bool next(machine::ProgramLine& line) override { return encoder_.next(line); }
 
-   private:
+ private:
     std::shared_ptr<const machine::Program> program_;
     machine::MachineProfile profile_;
     machine::Encoder encoder_;
@@ -50,14 +50,16 @@ void MachineLink::connect_to(const QString& address, const QString& name) {
     const int connection = ++connection_;
     // The listener runs on the link's thread: hand the events over and return at once.
     const QPointer<MachineLink> self(this);
-    runner_ = std::make_unique<link::SessionRunner>(*parsed, profile_, [self, connection](std::vector<machine::Event> events) {
-        QMetaObject::invokeMethod(
-            QCoreApplication::instance(),
-            [self, connection, events = std::move(events)]() mutable {
-                if (self && self->connection_ == connection) self->take(std::move(events));
-            },
-            Qt::QueuedConnection);
-    });
+    runner_ = std::make_unique<link::SessionRunner>(*parsed, profile_,
+                                                    [self, connection](std::vector<machine::Event> events) {
+                                                        QMetaObject::invokeMethod(
+                                                            QCoreApplication::instance(),
+                                                            [self, connection, events = std::move(events)]() mutable {
+                                                                if (self && self->connection_ == connection)
+                                                                    self->take(std::move(events));
+                                                            },
+                                                            Qt::QueuedConnection);
+                                                    });
 }
 
 void MachineLink::disconnect_now() {
@@ -81,13 +83,22 @@ void MachineLink::jog(geometry::Point by) {
     request([by, speed = Speed::mm_per_min(profile_.jog_speed)](machine::Session& s) { return s.jog(by, speed); });
 }
 void MachineLink::hold() {
-    request([](machine::Session& s) -> Result<void> { s.hold(); return {}; });
+    request([](machine::Session& s) -> Result<void> {
+        s.hold();
+        return {};
+    });
 }
 void MachineLink::resume() {
-    request([](machine::Session& s) -> Result<void> { s.resume(); return {}; });
+    request([](machine::Session& s) -> Result<void> {
+        s.resume();
+        return {};
+    });
 }
 void MachineLink::stop() {
-    request([](machine::Session& s) -> Result<void> { s.stop(); return {}; });
+    request([](machine::Session& s) -> Result<void> {
+        s.stop();
+        return {};
+    });
 }
 void MachineLink::frame(std::shared_ptr<const machine::Program> program) {
     request([program, profile = profile_](machine::Session& s) {
@@ -117,7 +128,8 @@ void MachineLink::take(std::vector<machine::Event> events) {
     for (const machine::Event& happened : events) {
         if (std::holds_alternative<event::Ready>(happened)) Q_EMIT ready();
         if (const auto* e = std::get_if<event::Finished>(&happened)) Q_EMIT finished(e->activity);
-        if (const auto* e = std::get_if<event::Stopped>(&happened)) Q_EMIT stopped(e->activity, e->position_sure, e->beam_off);
+        if (const auto* e = std::get_if<event::Stopped>(&happened))
+            Q_EMIT stopped(e->activity, e->position_sure, e->beam_off);
         if (const auto* e = std::get_if<event::Failed>(&happened)) Q_EMIT failed(e->activity, e->error);
         if (const auto* e = std::get_if<event::Refused>(&happened)) Q_EMIT failed(machine::Activity::none, e->error);
     }
@@ -130,7 +142,8 @@ namespace {
 /// Beside the application when installed, in the build tree otherwise.
 QString simulator_program() {
     const QDir here(QCoreApplication::applicationDirPath());
-    for (const char* place : {"chalkline-sim", "../tools/simulator/chalkline-sim", "../../tools/simulator/chalkline-sim"})
+    for (const char* place :
+         {"chalkline-sim", "../tools/simulator/chalkline-sim", "../../tools/simulator/chalkline-sim"})
         if (QFileInfo(here.filePath(place)).isExecutable()) return here.filePath(place);
     return QStandardPaths::findExecutable("chalkline-sim");
 }

@@ -1,21 +1,21 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/link/session_runner.hpp>
+#include <chalkline/machine/profile.hpp>
+#include <chalkline/machine/session.hpp>
+
 #include <QObject>
 #include <QProcess>
 #include <QString>
 #include <QTemporaryDir>
 #include <memory>
 
-#include <chalkline/link/session_runner.hpp>
-#include <chalkline/machine/profile.hpp>
-#include <chalkline/machine/session.hpp>
-
 namespace chalkline::app {
 
 /// The machine as the window sees it: brings the session's events to the GUI thread and takes its wishes there.
 class MachineLink : public QObject {
     Q_OBJECT
-   public:
+ public:
     explicit MachineLink(machine::MachineProfile profile, QObject* parent = nullptr);
     ~MachineLink() override;
 
@@ -40,7 +40,7 @@ class MachineLink : public QObject {
     void frame(std::shared_ptr<const machine::Program> program);
     void burn(std::shared_ptr<const machine::Program> program);
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     void changed();
     void ready();
     void finished(chalkline::machine::Activity activity);
@@ -49,7 +49,7 @@ class MachineLink : public QObject {
     /// Lines of the wire log, "> sent" and "< got".
     void wire(const QStringList& lines);
 
-   private:
+ private:
     void take(std::vector<machine::Event> events);
     void request(link::SessionRunner::Request request);
 
@@ -63,18 +63,18 @@ class MachineLink : public QObject {
 /// The simulated machine as a child process, reached through its pty like a real one.
 class SampleMachine : public QObject {
     Q_OBJECT
-   public:
+ public:
     explicit SampleMachine(QObject* parent = nullptr);
     ~SampleMachine() override;
 
     /// Starts it if it does not run; `serving(port)` or `failed` follows. `speed`: virtual seconds a second, or "max".
     void start(const machine::MachineProfile& profile, const QString& speed);
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     void serving(const QString& port);
     void failed(const QString& reason);
 
-   private:
+ private:
     QTemporaryDir folder_;
     QProcess process_;
 };

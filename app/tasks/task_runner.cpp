@@ -5,6 +5,8 @@
 
 namespace chalkline::app {
 
-QObject* TaskRunner::qApp_() { return QCoreApplication::instance(); }
+QObject* TaskRunner::qApp_() {
+    return QCoreApplication::instance();
+}
 
 }  // namespace chalkline::app

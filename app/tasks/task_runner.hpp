@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/base/progress.hpp>
+
 #include <QMetaObject>
 #include <QObject>
 #include <QThreadPool>
@@ -8,15 +10,13 @@
 #include <stop_token>
 #include <utility>
 
-#include <chalkline/base/progress.hpp>
-
 namespace chalkline::app {
 
 /// Runs one kind of long work off the GUI thread, newest request only: a new one asks the one before to stop, and
 /// whatever comes too late is dropped. Never waits for anything.
 class TaskRunner : public QObject {
     Q_OBJECT
-   public:
+ public:
     explicit TaskRunner(QObject* parent = nullptr) : QObject(parent) {}
     ~TaskRunner() override { cancel(); }
 
@@ -48,7 +48,7 @@ class TaskRunner : public QObject {
     }
     bool running() const { return running_; }
 
-   private:
+ private:
     static QObject* qApp_();
     std::stop_source stop_;
     std::shared_ptr<int> alive_ = std::make_shared<int>(0);

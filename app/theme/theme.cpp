@@ -55,7 +55,9 @@ QFont made(const QString& family, int pixels, QFont::Weight weight) {
 
 }  // namespace
 
-QFont font(int pixels, QFont::Weight weight) { return made("Inter", pixels, weight); }
+QFont font(int pixels, QFont::Weight weight) {
+    return made("Inter", pixels, weight);
+}
 QFont mono(int pixels) {
     QFont font = made("JetBrains Mono", pixels, QFont::Normal);
     font.setStyleHint(QFont::Monospace);
@@ -108,15 +110,29 @@ QScrollBar:vertical { background: transparent; width: 8px; margin: 0; }
 QScrollBar::handle:vertical { background: @hairline; border-radius: 4px; min-height: 24px; }
 QScrollBar::add-line:vertical, QScrollBar::sub-line:vertical { height: 0; }
 )";
-    const std::pair<const char*, QColor> names[] = {
-        // Longer names first: "@rail" is the beginning of "@rail_text".
-        {"@rail_raised", r.rail_raised}, {"@rail_text", r.rail_text}, {"@rail_quiet", r.rail_quiet}, {"@rail", r.rail},
-        {"@accent_soft", r.accent_soft}, {"@accent_text", r.accent_text}, {"@accent", r.accent},
-        {"@attention_text", r.attention_text}, {"@attention", r.attention},
-        {"@danger_outline", r.danger_outline}, {"@danger_text", r.danger_text}, {"@danger", r.danger},
-        {"@wire_paper", r.wire_paper}, {"@wire_text", r.wire_text}, {"@paper", r.paper}, {"@card", r.card},
-        {"@hairline", r.hairline}, {"@control", r.control}, {"@quiet", r.quiet}, {"@text", r.text}};
-    for (const auto& [name, colour] : names) sheet.replace(name, colour.name());
+    const std::pair<const char*, QColor> names[] = {// Longer names first: "@rail" is the beginning of "@rail_text".
+                                                    {"@rail_raised", r.rail_raised},
+                                                    {"@rail_text", r.rail_text},
+                                                    {"@rail_quiet", r.rail_quiet},
+                                                    {"@rail", r.rail},
+                                                    {"@accent_soft", r.accent_soft},
+                                                    {"@accent_text", r.accent_text},
+                                                    {"@accent", r.accent},
+                                                    {"@attention_text", r.attention_text},
+                                                    {"@attention", r.attention},
+                                                    {"@danger_outline", r.danger_outline},
+                                                    {"@danger_text", r.danger_text},
+                                                    {"@danger", r.danger},
+                                                    {"@wire_paper", r.wire_paper},
+                                                    {"@wire_text", r.wire_text},
+                                                    {"@paper", r.paper},
+                                                    {"@card", r.card},
+                                                    {"@hairline", r.hairline},
+                                                    {"@control", r.control},
+                                                    {"@quiet", r.quiet},
+                                                    {"@text", r.text}};
+    for (const auto& [name, colour] : names)
+        sheet.replace(name, colour.name());
     return sheet;
 }
 

@@ -1,33 +1,34 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/art_tray.hpp"
 
-#include <QMouseEvent>
-#include <QPainter>
-
 #include <chalkline/job/edits.hpp>
 #include <chalkline/wording/wording.hpp>
+
+#include <QMouseEvent>
+#include <QPainter>
 
 namespace chalkline::app {
 namespace {
 
 /// One motif: a small picture, its name, size and inks. Clicking chooses it on the bed.
 class MotifCard : public QWidget {
-   public:
+ public:
     MotifCard(const job::Motif& motif, const TrayContext& context, QWidget* parent)
         : QWidget(parent), id_(motif.id), art_(motif.art), context_(context) {
         box_ = art::bounds(*art_);
         const auto inks = art::inks(*art_);
         name_ = QString::fromStdString(art_->name);
-        fact_ = QObject::tr("%1 × %2 mm · %3").arg(QString::fromStdString(format_number(box_.width(), 1)),
-                                                   QString::fromStdString(format_number(box_.height(), 1)),
-                                                   inks.size() == 1 ? QObject::tr("1 ink") : QObject::tr("%1 inks").arg(inks.size()));
+        fact_ = QObject::tr("%1 × %2 mm · %3")
+                    .arg(QString::fromStdString(format_number(box_.width(), 1)),
+                         QString::fromStdString(format_number(box_.height(), 1)),
+                         inks.size() == 1 ? QObject::tr("1 ink") : QObject::tr("%1 inks").arg(inks.size()));
         setFixedHeight(54);
         setFocusPolicy(Qt::StrongFocus);
         setCursor(Qt::PointingHandCursor);
         setAccessibleName(name_ + ", " + fact_);
     }
 
-   protected:
+ protected:
     void mousePressEvent(QMouseEvent*) override { context_.bed.select(id_); }
     void keyPressEvent(QKeyEvent* event) override {
         if (event->key() == Qt::Key_Return || event->key() == Qt::Key_Space)
@@ -49,18 +50,21 @@ class MotifCard : public QWidget {
         painter.setFont(theme::font(theme::normal, QFont::DemiBold));
         painter.setPen(roles.text);
         const QRect text(68, 9, width() - 78, 18);
-        painter.drawText(text, Qt::AlignVCenter, painter.fontMetrics().elidedText(name_, Qt::ElideMiddle, text.width()));
+        painter.drawText(text, Qt::AlignVCenter,
+                         painter.fontMetrics().elidedText(name_, Qt::ElideMiddle, text.width()));
         painter.setFont(theme::font(theme::small));
         painter.setPen(roles.quiet);
         painter.drawText(text.translated(0, 18), Qt::AlignVCenter, fact_);
     }
 
-   private:
+ private:
     void draw_picture(QPainter& painter, const QRectF& area) {
         if (box_.empty()) return;
-        const double scale = std::min(area.width() / std::max(1e-6, box_.width()), area.height() / std::max(1e-6, box_.height()));
+        const double scale =
+            std::min(area.width() / std::max(1e-6, box_.width()), area.height() / std::max(1e-6, box_.height()));
         const auto centre = box_.centre();
-        const QTransform map(scale, 0, 0, -scale, area.center().x() - centre.x * scale, area.center().y() + centre.y * scale);
+        const QTransform map(scale, 0, 0, -scale, area.center().x() - centre.x * scale,
+                             area.center().y() + centre.y * scale);
         for (const auto& layer : layers_.of(art_)) {
             painter.setTransform(map);
             QPen pen(context_.roles.burn[5], 1);
@@ -127,7 +131,8 @@ ArtTray::ArtTray(const TrayContext& context, QWidget* parent) : QWidget(parent),
     connect(&context_.document, &JobDocument::changed, this, &ArtTray::follow);
     connect(&context_.bed, &BedView::selection_changed, this, [this] {
         show_place();
-        for (auto* card : findChildren<QWidget*>()) card->update();
+        for (auto* card : findChildren<QWidget*>())
+            card->update();
     });
     rebuild();
 }
@@ -143,7 +148,8 @@ void ArtTray::rebuild() {
     for (const job::Motif& motif : context_.document.job().motifs) {
         cards_->addWidget(new MotifCard(motif, context_, this));
         if (motif.art->notices.empty()) continue;
-        notes_->addWidget(make_label(tr("From %1, not burned as drawn").arg(QString::fromStdString(motif.art->name)), Tone::heading, this));
+        notes_->addWidget(make_label(tr("From %1, not burned as drawn").arg(QString::fromStdString(motif.art->name)),
+                                     Tone::heading, this));
         for (const Notice& notice : motif.art->notices) {
             QString text = wording::describe(notice);
             if (notice.count > 1)
@@ -154,7 +160,8 @@ void ArtTray::rebuild() {
         }
     }
     if (context_.document.job().motifs.empty())
-        cards_->addWidget(make_label(tr("Nothing yet. Drop SVG drawings anywhere in the window, or add files."), Tone::quiet, this));
+        cards_->addWidget(
+            make_label(tr("Nothing yet. Drop SVG drawings anywhere in the window, or add files."), Tone::quiet, this));
     show_place();
 }
 
@@ -173,7 +180,8 @@ void ArtTray::move_to(double x, double y) {
     const job::Motif* motif = selected ? context_.document.job().motif(*selected) : nullptr;
     if (!motif) return;
     const auto box = job::bounds(*motif);
-    (void)context_.document.edit(tr("Place art"), job::move_motif(context_.document.job(), motif->id, {x - box.left, y - box.bottom}),
+    (void)context_.document.edit(tr("Place art"),
+                                 job::move_motif(context_.document.job(), motif->id, {x - box.left, y - box.bottom}),
                                  JobChange::place);
 }
 

@@ -1,23 +1,23 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <QVBoxLayout>
-#include <QWidget>
-
 #include "trays/tray_context.hpp"
 #include "widgets/controls.hpp"
+
+#include <QVBoxLayout>
+#include <QWidget>
 
 namespace chalkline::app {
 
 /// What was brought in: every motif with its size, the place of the chosen one, and what is not burned as drawn.
 class ArtTray : public QWidget {
     Q_OBJECT
-   public:
+ public:
     ArtTray(const TrayContext& context, QWidget* parent = nullptr);
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     void add_files_wanted();
 
-   private:
+ private:
     void follow(JobChange change);
     void rebuild();
     void show_place();

@@ -1,23 +1,27 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/burn_tray.hpp"
 
+#include "widgets/controls.hpp"
+
+#include <chalkline/wording/wording.hpp>
+
 #include <QScrollBar>
 #include <QTimer>
 #include <QVBoxLayout>
 
-#include <chalkline/wording/wording.hpp>
-
-#include "widgets/controls.hpp"
-
 namespace chalkline::app {
 namespace {
 
-constexpr int most_lines = 500;       // of the wire log kept on screen
-constexpr int log_interval = 100;     // ms between updates: a burn logs thousands of lines a second
+constexpr int most_lines = 500;    // of the wire log kept on screen
+constexpr int log_interval = 100;  // ms between updates: a burn logs thousands of lines a second
 
 QString clock(double seconds) {
     const auto whole = static_cast<qint64>(seconds + 0.5);
-    if (whole >= 3600) return QString("%1:%2:%3").arg(whole / 3600).arg(whole % 3600 / 60, 2, 10, QChar('0')).arg(whole % 60, 2, 10, QChar('0'));
+    if (whole >= 3600)
+        return QString("%1:%2:%3")
+            .arg(whole / 3600)
+            .arg(whole % 3600 / 60, 2, 10, QChar('0'))
+            .arg(whole % 60, 2, 10, QChar('0'));
     return QString("%1:%2").arg(whole / 60).arg(whole % 60, 2, 10, QChar('0'));
 }
 
@@ -93,7 +97,9 @@ void BurnTray::follow() {
     ribbon_->setVisible(plan != nullptr);
     if (plan) {
         time_->setText(clock(burning ? desk.seconds_left() : plan->total.seconds()));
-        under_->setText(burning ? tr("left of %1 · %2 % done").arg(clock(plan->total.seconds())).arg(static_cast<int>(desk.share_done() * 100))
+        under_->setText(burning ? tr("left of %1 · %2 % done")
+                                      .arg(clock(plan->total.seconds()))
+                                      .arg(static_cast<int>(desk.share_done() * 100))
                         : after ? tr("finished at %1").arg(desk.burned_at()->toString("hh:mm"))
                                 : tr("as planned, minutes and seconds"));
         ribbon_->show_segments(segments_of(*plan, context_.document.job(), context_.machine.profile(), context_.roles));
@@ -111,8 +117,12 @@ void BurnTray::follow() {
     burn_->setText(after ? tr("Burn again in place…") : tr("Burn…"));
     burn_->setEnabled(!why);
     QString facts;
-    if (burning) facts = tr("Line %1 of %2 · doing %3 mm/min").arg(now.lines_done).arg(desk.lines()).arg(static_cast<int>(now.feed));
-    if (now.silent_for > 0) facts = tr("The machine has not answered for %1 s. Its switch is the sure way to stop it.").arg(static_cast<int>(now.silent_for));
+    if (burning)
+        facts =
+            tr("Line %1 of %2 · doing %3 mm/min").arg(now.lines_done).arg(desk.lines()).arg(static_cast<int>(now.feed));
+    if (now.silent_for > 0)
+        facts = tr("The machine has not answered for %1 s. Its switch is the sure way to stop it.")
+                    .arg(static_cast<int>(now.silent_for));
     facts_->setText(facts);
     facts_->setVisible(!facts.isEmpty());
 }

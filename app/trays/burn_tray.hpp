@@ -1,24 +1,24 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "trays/tray_context.hpp"
+
 #include <QLabel>
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QWidget>
-
-#include "trays/tray_context.hpp"
 
 namespace chalkline::app {
 
 /// The burn: its button before, the time left and the progress during, the truth after. The wire log below.
 class BurnTray : public QWidget {
     Q_OBJECT
-   public:
+ public:
     BurnTray(const TrayContext& context, QWidget* parent = nullptr);
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     void burn_wanted();
 
-   private:
+ private:
     void follow();
     void log(const QStringList& lines);
 

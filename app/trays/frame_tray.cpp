@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/frame_tray.hpp"
 
+#include "widgets/controls.hpp"
+
 #include <QHBoxLayout>
 #include <QVBoxLayout>
-
-#include "widgets/controls.hpp"
 
 namespace chalkline::app {
 
@@ -13,8 +13,9 @@ FrameTray::FrameTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     all->setContentsMargins(0, 0, 0, 0);
     all->setSpacing(8);
     all->addWidget(make_label(tr("Frame the job"), Tone::heading, this));
-    all->addWidget(make_label(tr("The head rides once round everything that will be burned, in the dark. Watch that it stays on the piece."),
-                              Tone::quiet, this));
+    all->addWidget(make_label(
+        tr("The head rides once round everything that will be burned, in the dark. Watch that it stays on the piece."),
+        Tone::quiet, this));
     frame_ = make_button(tr("Frame"), ButtonLook::accent, this);
     frame_->setToolTip(tr("F"));
     connect(frame_, &QPushButton::clicked, &context_.desk, &BurnDesk::frame);
@@ -57,14 +58,18 @@ QWidget* FrameTray::make_strip(const QString& axis, geometry::Point unit) {
 
 void FrameTray::follow() {
     const auto& now = context_.machine.snapshot();
-    const bool free = now.connected && now.activity == machine::Activity::none && now.state == machine::ControllerState::idle;
+    const bool free =
+        now.connected && now.activity == machine::Activity::none && now.state == machine::ControllerState::idle;
     frame_->setEnabled(free && !context_.plans.stale() && !context_.plans.planned().burned.empty());
-    for (QPushButton* jog : jogs_) jog->setEnabled(free);
+    for (QPushButton* jog : jogs_)
+        jog->setEnabled(free);
     QString text;
     if (!now.connected)
         text = tr("Connect a machine first: its name in the rail below.");
     else if (now.state == machine::ControllerState::alarm)
-        text = tr("The controller is locked: it does not know where the head is. Find home, or unlock if the head is clear of the edges.");
+        text =
+            tr("The controller is locked: it does not know where the head is. Find home, or unlock if the head is "
+               "clear of the edges.");
     else if (now.activity == machine::Activity::framing)
         text = tr("Framing…");
     else if (const auto at = context_.desk.framed_at())

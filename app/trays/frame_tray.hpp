@@ -1,21 +1,21 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "trays/tray_context.hpp"
+
 #include <QLabel>
 #include <QPushButton>
 #include <QWidget>
 #include <vector>
-
-#include "trays/tray_context.hpp"
 
 namespace chalkline::app {
 
 /// Moving the head: framing the job in the dark, and a distance strip for each axis.
 class FrameTray : public QWidget {
     Q_OBJECT
-   public:
+ public:
     FrameTray(const TrayContext& context, QWidget* parent = nullptr);
 
-   private:
+ private:
     void follow();
     QWidget* make_strip(const QString& axis, geometry::Point unit);
 

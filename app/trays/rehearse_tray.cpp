@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/rehearse_tray.hpp"
 
-#include <QVBoxLayout>
+#include "widgets/controls.hpp"
 
 #include <chalkline/wording/wording.hpp>
 
-#include "widgets/controls.hpp"
+#include <QVBoxLayout>
 
 namespace chalkline::app {
 
@@ -34,8 +34,10 @@ void RehearseTray::show_plan() {
     table_ = nullptr;
     QStringList notes;
     if (planned.error) notes << wording::describe(*planned.error).whole();
-    for (const auto& check : planned.checks) notes << wording::describe(check).whole();
-    for (const auto& fault : planned.faults) notes << wording::describe(fault).whole();
+    for (const auto& check : planned.checks)
+        notes << wording::describe(check).whole();
+    for (const auto& fault : planned.faults)
+        notes << wording::describe(fault).whole();
     note_->setText(notes.join("\n\n"));
     note_->setVisible(!notes.isEmpty());
     ribbon_->setVisible(planned.plan != nullptr);
@@ -44,7 +46,8 @@ void RehearseTray::show_plan() {
         return;
     }
     total_->setText(stale ? tr("Planning…") : tr("About %1").arg(wording::duration(planned.plan->total)));
-    ribbon_->show_segments(segments_of(*planned.plan, context_.document.job(), context_.machine.profile(), context_.roles));
+    ribbon_->show_segments(
+        segments_of(*planned.plan, context_.document.job(), context_.machine.profile(), context_.roles));
 
     table_ = new QWidget(this);
     auto* grid = new QGridLayout(table_);
@@ -65,14 +68,16 @@ void RehearseTray::show_plan() {
     put(tr("Step"), tr("time"), tr("burned"), tr("dark"), Tone::quiet);
     for (const auto& report : planned.plan->steps)
         if (const job::Step* step = context_.document.job().step(report.step))
-            put(wording::name(step->settings.kind), wording::duration(report.time), metres(report.burn), metres(report.travel), Tone::plain);
+            put(wording::name(step->settings.kind), wording::duration(report.time), metres(report.burn),
+                metres(report.travel), Tone::plain);
     grid->setColumnStretch(0, 1);
     grid->setHorizontalSpacing(14);
-    auto* facts = make_label(tr("%1 lines for the controller. Checked line by line: the beam stays on the %2, travel is dark, power never "
-                                "above the step's.")
-                                 .arg(planned.lines)
-                                 .arg(context_.document.job().stock ? tr("piece") : tr("bed")),
-                             Tone::quiet, table_);
+    auto* facts = make_label(
+        tr("%1 lines for the controller. Checked line by line: the beam stays on the %2, travel is dark, power never "
+           "above the step's.")
+            .arg(planned.lines)
+            .arg(context_.document.job().stock ? tr("piece") : tr("bed")),
+        Tone::quiet, table_);
     facts->setVisible(planned.faults.empty());
     grid->addWidget(facts, row, 0, 1, 4);
     static_cast<QVBoxLayout*>(layout())->insertWidget(3, table_);

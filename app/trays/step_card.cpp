@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/step_card.hpp"
 
+#include <chalkline/wording/wording.hpp>
+
 #include <QApplication>
 #include <QGridLayout>
 #include <QMouseEvent>
@@ -8,14 +10,14 @@
 #include <QPainterPath>
 #include <QVBoxLayout>
 
-#include <chalkline/wording/wording.hpp>
-
 namespace chalkline::app {
 namespace {
 
 constexpr int head_height = 52;  // px
 
-QString number(double value, int decimals) { return QString::fromStdString(format_number(value, decimals)); }
+QString number(double value, int decimals) {
+    return QString::fromStdString(format_number(value, decimals));
+}
 
 }  // namespace
 
@@ -79,7 +81,8 @@ void StepCard::show_step(const job::Step& step, int number) {
     const double dose = steps::dose(s, context_.machine.profile().watts);
     QString text = tr("%1 mJ/mm each pass").arg(app::number(dose, dose < 10 ? 1 : 0));
     if (pitch_)
-        text += tr(" · %1 J/mm² · %2 dots/in").arg(app::number(dose / s.line_pitch.mm() / 1000, 2), app::number(s.line_pitch.per_inch(), 0));
+        text += tr(" · %1 J/mm² · %2 dots/in")
+                    .arg(app::number(dose / s.line_pitch.mm() / 1000, 2), app::number(s.line_pitch.per_inch(), 0));
     dose_->setText(text);
     setAccessibleName(tr("Step %1, %2").arg(number).arg(wording::name(s.kind)));
     setAccessibleDescription(summary());
@@ -110,7 +113,9 @@ QString StepCard::summary() const {
     QStringList parts{QString::fromStdString(format_power(s.power)),
                       QString::fromStdString(format_speed(s.speed, SpeedUnit::mm_per_min))};
     if (s.passes > 1) parts << tr("%1 passes").arg(s.passes);
-    parts << (s.kind == steps::StepKind::engrave ? tr("fill") : s.kind == steps::StepKind::cut ? tr("inside first") : tr("line"));
+    parts << (s.kind == steps::StepKind::engrave ? tr("fill")
+              : s.kind == steps::StepKind::cut   ? tr("inside first")
+                                                 : tr("line"));
     return parts.join(" · ");
 }
 
@@ -156,7 +161,8 @@ void StepCard::paintEvent(QPaintEvent*) {
     painter.drawText(QRect(x + 4, 8, width() - x - 20, 20), Qt::AlignVCenter, wording::name(step_.settings.kind));
     painter.setFont(theme::font(theme::normal));
     painter.setPen(roles.quiet);
-    painter.drawText(QRect(width() - 142, 8, 130, 20), Qt::AlignVCenter | Qt::AlignRight, step_.inks.empty() ? tr("burns nothing") : time_);
+    painter.drawText(QRect(width() - 142, 8, 130, 20), Qt::AlignVCenter | Qt::AlignRight,
+                     step_.inks.empty() ? tr("burns nothing") : time_);
     painter.setFont(theme::font(theme::small));
     painter.drawText(QRect(38, 29, width() - 50, 18), Qt::AlignVCenter, summary());
 }

@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "trays/tray_context.hpp"
+#include "widgets/controls.hpp"
+#include "widgets/ink_chip.hpp"
+
 #include <QCheckBox>
 #include <QPointer>
 #include <QWidget>
 #include <optional>
-
-#include "trays/tray_context.hpp"
-#include "widgets/controls.hpp"
-#include "widgets/ink_chip.hpp"
 
 namespace chalkline::app {
 
@@ -15,7 +15,7 @@ namespace chalkline::app {
 /// another place; Alt and the up or down key move it too, Delete removes it.
 class StepCard : public QWidget {
     Q_OBJECT
-   public:
+ public:
     StepCard(const job::Step& step, int number, const TrayContext& context, QWidget* parent);
     job::Id id() const { return step_.id; }
     const job::Step& step() const { return step_; }
@@ -25,7 +25,7 @@ class StepCard : public QWidget {
     /// An ink is dragged over it.
     void light(bool on);
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     void chosen();
     void settings_typed(const chalkline::steps::StepSettings& settings);
     void dropped(const QPoint& global);
@@ -33,7 +33,7 @@ class StepCard : public QWidget {
     void remove_wanted();
     void hovered(bool on);
 
-   protected:
+ protected:
     void paintEvent(QPaintEvent*) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
@@ -42,7 +42,7 @@ class StepCard : public QWidget {
     void enterEvent(QEnterEvent*) override { Q_EMIT hovered(true); }
     void leaveEvent(QEvent*) override { Q_EMIT hovered(false); }
 
-   private:
+ private:
     void build_fields();
     void commit();
     QString summary() const;

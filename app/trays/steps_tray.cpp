@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/steps_tray.hpp"
 
-#include <QHBoxLayout>
-#include <algorithm>
-
 #include <chalkline/job/edits.hpp>
 #include <chalkline/wording/wording.hpp>
+
+#include <QHBoxLayout>
+#include <algorithm>
 
 namespace chalkline::app {
 namespace {
@@ -39,9 +39,12 @@ StepsTray::StepsTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     fault_ = new QWidget(this);
     auto* fault_row = new QHBoxLayout(fault_);
     fault_row->setContentsMargins(0, 0, 0, 0);
-    fault_row->addWidget(make_label(tr("A cut comes first: the piece may shift before the rest is burned."), Tone::attention, fault_), 1);
+    fault_row->addWidget(
+        make_label(tr("A cut comes first: the piece may shift before the rest is burned."), Tone::attention, fault_),
+        1);
     auto* mend = make_button(tr("Put in order"), ButtonLook::plain, fault_);
-    connect(mend, &QPushButton::clicked, this, [this] { edit(tr("Put in order"), job::put_in_order(context_.document.job())); });
+    connect(mend, &QPushButton::clicked, this,
+            [this] { edit(tr("Put in order"), job::put_in_order(context_.document.job())); });
     fault_row->addWidget(mend);
 
     auto* add_row = new QHBoxLayout;
@@ -67,9 +70,11 @@ StepsTray::StepsTray(const TrayContext& context, QWidget* parent) : QWidget(pare
 void StepsTray::follow(JobChange change) {
     if (!touches(change, JobChange::art | JobChange::steps)) return;
     const auto& steps = context_.document.job().steps;
-    const bool same_cards = std::equal(steps.begin(), steps.end(), cards_.begin(), cards_.end(), [](const job::Step& step, const StepCard* card) {
-        return step.id == card->id() && step.inks == card->step().inks && step.settings.kind == card->step().settings.kind;
-    });
+    const bool same_cards = std::equal(steps.begin(), steps.end(), cards_.begin(), cards_.end(),
+                                       [](const job::Step& step, const StepCard* card) {
+                                           return step.id == card->id() && step.inks == card->step().inks &&
+                                                  step.settings.kind == card->step().settings.kind;
+                                       });
     // Rebuilding would take the focus out of a field that is being typed in.
     same_cards && !touches(change, JobChange::art) ? refresh() : rebuild();
 }
@@ -95,9 +100,11 @@ void StepsTray::rebuild() {
     left_out_box_->layout()->addWidget(make_label(tr("left out:"), Tone::quiet, left_out_box_));
     for (const auto& routed : job::routed_inks(job))
         add_chip(routed, routed.left_out ? left_out_box_->layout() : chip_box_->layout());
-    if (chips_.empty()) chip_box_->layout()->addWidget(make_label(tr("No inks yet: add art first."), Tone::quiet, chip_box_));
+    if (chips_.empty())
+        chip_box_->layout()->addWidget(make_label(tr("No inks yet: add art first."), Tone::quiet, chip_box_));
     int number = 0;
-    for (const job::Step& step : job.steps) add_card(step, ++number);
+    for (const job::Step& step : job.steps)
+        add_card(step, ++number);
     refresh();
 }
 
@@ -139,10 +146,12 @@ void StepsTray::add_chip(const job::RoutedInk& routed, QLayout* place) {
     chips_.push_back(chip);
     const Ink ink = routed.ink;
     connect(chip, &InkChip::dragged, this, [this](const QPoint& global) {
-        for (StepCard* card : cards_) card->light(card == card_at(global));
+        for (StepCard* card : cards_)
+            card->light(card == card_at(global));
     });
     connect(chip, &InkChip::dropped, this, [this, ink](const QPoint& global) {
-        for (StepCard* card : cards_) card->light(false);
+        for (StepCard* card : cards_)
+            card->light(false);
         drop_ink(ink, global);
     });
     connect(chip, &InkChip::sent, this, [this, ink](int number) { send_ink(ink, number); });
@@ -158,7 +167,8 @@ void StepsTray::add_card(const job::Step& step, int number) {
     const job::Id id = step.id;
     connect(card, &StepCard::chosen, this, [this, id] { choose(open_ == id ? 0 : id); });
     connect(card, &StepCard::settings_typed, this, [this, id](const steps::StepSettings& settings) {
-        edit(tr("Change step"), job::change_settings(context_.document.job(), id, settings, context_.machine.profile().top_speed()));
+        edit(tr("Change step"),
+             job::change_settings(context_.document.job(), id, settings, context_.machine.profile().top_speed()));
         refresh();  // a refused value goes back to what holds
     });
     connect(card, &StepCard::dropped, this, [this, id](const QPoint& global) { drop_card(id, global); });
@@ -169,18 +179,22 @@ void StepsTray::add_card(const job::Step& step, int number) {
         for (StepCard* moved : cards_)
             if (moved->id() == id) moved->setFocus();
     });
-    connect(card, &StepCard::remove_wanted, this, [this, id] { edit(tr("Remove step"), job::remove_step(context_.document.job(), id)); });
+    connect(card, &StepCard::remove_wanted, this,
+            [this, id] { edit(tr("Remove step"), job::remove_step(context_.document.job(), id)); });
     connect(card, &StepCard::hovered, this, [this, id](bool on) {
         context_.bed.highlight(on ? Highlight{{}, id} : Highlight{});
     });
 }
 
 StepCard* StepsTray::card_at(const QPoint& global) const {
-    const auto found = std::find_if(cards_.begin(), cards_.end(), [&](const StepCard* card) { return under(card, global); });
+    const auto found =
+        std::find_if(cards_.begin(), cards_.end(), [&](const StepCard* card) { return under(card, global); });
     return found == cards_.end() ? nullptr : *found;
 }
 
-bool StepsTray::over_left_out(const QPoint& global) const { return under(left_out_box_, global); }
+bool StepsTray::over_left_out(const QPoint& global) const {
+    return under(left_out_box_, global);
+}
 
 void StepsTray::drop_ink(const Ink& ink, const QPoint& global) {
     if (const StepCard* card = card_at(global))
@@ -194,7 +208,8 @@ void StepsTray::send_ink(const Ink& ink, int step_number) {
     if (step_number == 0)
         edit(tr("Leave ink out"), job::leave_out(context_.document.job(), ink));
     else if (step_number <= static_cast<int>(steps.size()))
-        edit(tr("Send ink to step"), job::route_ink(context_.document.job(), ink, steps[static_cast<std::size_t>(step_number) - 1].id));
+        edit(tr("Send ink to step"),
+             job::route_ink(context_.document.job(), ink, steps[static_cast<std::size_t>(step_number) - 1].id));
     for (InkChip* chip : chips_)
         if (chip->ink() == ink) chip->setFocus();
 }
@@ -209,11 +224,13 @@ void StepsTray::drop_card(job::Id step, const QPoint& global) {
 
 void StepsTray::choose(job::Id step) {
     open_ = step == 0 ? std::nullopt : std::optional(step);
-    for (StepCard* card : cards_) card->open(open_ == card->id());
+    for (StepCard* card : cards_)
+        card->open(open_ == card->id());
 }
 
 void StepsTray::edit(const QString& name, Result<job::Job> edited) {
-    if (auto done = context_.document.edit(name, std::move(edited), JobChange::steps); !done) Q_EMIT refused(done.error());
+    if (auto done = context_.document.edit(name, std::move(edited), JobChange::steps); !done)
+        Q_EMIT refused(done.error());
 }
 
 }  // namespace chalkline::app

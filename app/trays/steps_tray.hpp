@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "trays/step_card.hpp"
+#include "trays/tray_context.hpp"
+#include "widgets/flow_layout.hpp"
+
 #include <QVBoxLayout>
 #include <QWidget>
 #include <optional>
 #include <vector>
-
-#include "trays/step_card.hpp"
-#include "trays/tray_context.hpp"
-#include "widgets/flow_layout.hpp"
 
 namespace chalkline::app {
 
@@ -15,16 +15,16 @@ namespace chalkline::app {
 /// out"; cards are dragged to another place.
 class StepsTray : public QWidget {
     Q_OBJECT
-   public:
+ public:
     StepsTray(const TrayContext& context, QWidget* parent = nullptr);
     std::vector<StepCard*> cards() const { return cards_; }
     std::vector<InkChip*> chips() const { return chips_; }
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     /// An edit that was refused, to be shown.
     void refused(const chalkline::Error& error);
 
-   private:
+ private:
     void follow(JobChange change);
     void rebuild();
     void refresh();

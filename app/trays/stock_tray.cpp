@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/stock_tray.hpp"
 
+#include <chalkline/job/edits.hpp>
+
 #include <QGridLayout>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <numbers>
-
-#include <chalkline/job/edits.hpp>
 
 namespace chalkline::app {
 namespace {
@@ -18,10 +18,12 @@ ValueField* make_angle_field(const QString& name, QWidget* parent) {
         QString plain = text;
         bool number = false;
         const double value = plain.remove(QChar(0x00b0)).replace(',', '.').trimmed().toDouble(&number);
-        if (!number || std::abs(value) > 360) return fail(chalkline::error::not_a_number, {{"text", text.toStdString()}});
+        if (!number || std::abs(value) > 360)
+            return fail(chalkline::error::not_a_number, {{"text", text.toStdString()}});
         return value;
     };
-    return new ValueField(name, read, [](double v) { return QString::fromStdString(format_number(v, 2)) + QChar(0x00b0); }, parent);
+    return new ValueField(
+        name, read, [](double v) { return QString::fromStdString(format_number(v, 2)) + QChar(0x00b0); }, parent);
 }
 
 }  // namespace
@@ -149,7 +151,8 @@ void StockTray::centre_job() {
     const geometry::Box art = job::bounds(job);
     if (!job.stock || art.empty()) return;
     const auto middle = geometry::bounds(job.stock->outline()).centre();
-    (void)context_.document.edit(tr("Centre the job"), job::place_art(job, {middle.x - art.width() / 2, middle.y - art.height() / 2}),
+    (void)context_.document.edit(tr("Centre the job"),
+                                 job::place_art(job, {middle.x - art.width() / 2, middle.y - art.height() / 2}),
                                  JobChange::place);
 }
 

@@ -1,19 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <QWidget>
-
 #include "trays/tray_context.hpp"
 #include "widgets/controls.hpp"
+
+#include <QWidget>
 
 namespace chalkline::app {
 
 /// The piece of material: what it is, how large, where it lies, and the job's place on it.
 class StockTray : public QWidget {
     Q_OBJECT
-   public:
+ public:
     StockTray(const TrayContext& context, QWidget* parent = nullptr);
 
-   private:
+ private:
     void show_stock();
     void commit();
     void set_piece();

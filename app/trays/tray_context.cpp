@@ -8,7 +8,8 @@ std::vector<TimeRibbon::Segment> segments_of(const planning::Plan& plan, const j
     std::vector<TimeRibbon::Segment> segments;
     for (const auto& report : plan.steps)
         if (const job::Step* step = job.step(report.step))
-            segments.push_back({wording::name(step->settings.kind), report.time.seconds(), tone_of(step->settings, machine, roles)});
+            segments.push_back(
+                {wording::name(step->settings.kind), report.time.seconds(), tone_of(step->settings, machine, roles)});
     return segments;
 }
 

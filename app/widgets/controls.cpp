@@ -1,33 +1,43 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "widgets/controls.hpp"
 
+#include <chalkline/wording/wording.hpp>
+
 #include <QKeyEvent>
 #include <QStyle>
 #include <cmath>
-
-#include <chalkline/wording/wording.hpp>
 
 namespace chalkline::app {
 namespace {
 
 const char* property_of(ButtonLook look) {
     switch (look) {
-        case ButtonLook::plain: return "plain";
-        case ButtonLook::accent: return "accent";
-        case ButtonLook::link: return "link";
-        case ButtonLook::rail: return "rail";
-        case ButtonLook::top: return "top";
-        case ButtonLook::stop: return "stop";
+        case ButtonLook::plain:
+            return "plain";
+        case ButtonLook::accent:
+            return "accent";
+        case ButtonLook::link:
+            return "link";
+        case ButtonLook::rail:
+            return "rail";
+        case ButtonLook::top:
+            return "top";
+        case ButtonLook::stop:
+            return "stop";
     }
     return "plain";
 }
 
 const char* property_of(Tone tone) {
     switch (tone) {
-        case Tone::plain: return "plain";
-        case Tone::heading: return "heading";
-        case Tone::quiet: return "quiet";
-        case Tone::attention: return "attention";
+        case Tone::plain:
+            return "plain";
+        case Tone::heading:
+            return "heading";
+        case Tone::quiet:
+            return "quiet";
+        case Tone::attention:
+            return "attention";
     }
     return "plain";
 }
@@ -112,8 +122,10 @@ ValueField* make_length_field(const QString& name, QWidget* parent) {
 ValueField* make_speed_field(const QString& name, QWidget* parent) {
     return new ValueField(
         name,
-        reader([](const std::string& t) { return parse_speed(t, SpeedUnit::mm_per_min); }, [](Speed s) { return s.mm_per_min(); }),
-        [](double v) { return QString::fromStdString(format_speed(Speed::mm_per_min(v), SpeedUnit::mm_per_min)); }, parent);
+        reader([](const std::string& t) { return parse_speed(t, SpeedUnit::mm_per_min); },
+               [](Speed s) { return s.mm_per_min(); }),
+        [](double v) { return QString::fromStdString(format_speed(Speed::mm_per_min(v), SpeedUnit::mm_per_min)); },
+        parent);
 }
 
 ValueField* make_power_field(const QString& name, QWidget* parent) {
@@ -129,7 +141,8 @@ ValueField* make_count_field(const QString& name, QWidget* parent) {
         if (!whole) return fail(chalkline::error::not_a_number, {{"text", text.toStdString()}});
         return value;
     };
-    return new ValueField(name, read, [](double v) { return QString::number(std::lround(v)); }, parent);
+    return new ValueField(
+        name, read, [](double v) { return QString::number(std::lround(v)); }, parent);
 }
 
 }  // namespace chalkline::app

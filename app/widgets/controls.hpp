@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/base/units_text.hpp>
+
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
 #include <functional>
-
-#include <chalkline/base/units_text.hpp>
 
 namespace chalkline::app {
 
@@ -21,7 +21,7 @@ QLabel* make_label(const QString& text, Tone tone, QWidget* parent);
 /// cannot be read is marked, said in the tool tip and never taken.
 class ValueField : public QLineEdit {
     Q_OBJECT
-   public:
+ public:
     /// Reads the text into a number, or says why not.
     using Reader = std::function<Result<double>(const QString&)>;
     using Writer = std::function<QString(double)>;
@@ -30,13 +30,13 @@ class ValueField : public QLineEdit {
     void show_value(double value);
     double value() const { return value_; }
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     void committed(double value);
 
-   protected:
+ protected:
     void keyPressEvent(QKeyEvent* event) override;
 
-   private:
+ private:
     void commit();
     void mark_wrong(const QString& why);
     Reader reader_;
@@ -44,9 +44,9 @@ class ValueField : public QLineEdit {
     double value_ = 0;
 };
 
-ValueField* make_length_field(const QString& name, QWidget* parent);   ///< mm
-ValueField* make_speed_field(const QString& name, QWidget* parent);    ///< mm/min
-ValueField* make_power_field(const QString& name, QWidget* parent);    ///< %
+ValueField* make_length_field(const QString& name, QWidget* parent);  ///< mm
+ValueField* make_speed_field(const QString& name, QWidget* parent);   ///< mm/min
+ValueField* make_power_field(const QString& name, QWidget* parent);   ///< %
 ValueField* make_count_field(const QString& name, QWidget* parent);
 
 }  // namespace chalkline::app

@@ -3,12 +3,16 @@
 
 namespace chalkline::app {
 
-FlowLayout::~FlowLayout() { qDeleteAll(items_); }
+FlowLayout::~FlowLayout() {
+    qDeleteAll(items_);
+}
 
 QSize FlowLayout::minimumSize() const {
     QSize size;
-    for (const QLayoutItem* item : items_) size = size.expandedTo(item->minimumSize());
-    return size + QSize(contentsMargins().left() + contentsMargins().right(), contentsMargins().top() + contentsMargins().bottom());
+    for (const QLayoutItem* item : items_)
+        size = size.expandedTo(item->minimumSize());
+    return size + QSize(contentsMargins().left() + contentsMargins().right(),
+                        contentsMargins().top() + contentsMargins().bottom());
 }
 
 void FlowLayout::setGeometry(const QRect& rect) {

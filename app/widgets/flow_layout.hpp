@@ -7,7 +7,7 @@ namespace chalkline::app {
 
 /// Lays its items in rows, as words in a paragraph.
 class FlowLayout : public QLayout {
-   public:
+ public:
     explicit FlowLayout(int spacing) {
         setSpacing(spacing);
         setContentsMargins(0, 0, 0, 0);
@@ -24,7 +24,7 @@ class FlowLayout : public QLayout {
     QSize minimumSize() const override;
     void setGeometry(const QRect& rect) override;
 
-   private:
+ private:
     enum class Dry { no, yes };
     int lay(const QRect& rect, Dry dry) const;
     QList<QLayoutItem*> items_;

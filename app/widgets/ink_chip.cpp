@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "widgets/ink_chip.hpp"
 
+#include <chalkline/wording/wording.hpp>
+
 #include <QApplication>
 #include <QLabel>
 #include <QMouseEvent>
 #include <QPainter>
-
-#include <chalkline/wording/wording.hpp>
 
 namespace chalkline::app {
 
@@ -26,13 +26,16 @@ void InkChip::set_faint(bool faint) {
     update();
 }
 
-QSize InkChip::sizeHint() const { return {fontMetrics().horizontalAdvance(text_) + 38, 24}; }
+QSize InkChip::sizeHint() const {
+    return {fontMetrics().horizontalAdvance(text_) + 38, 24};
+}
 
 void InkChip::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     const QRectF outline = QRectF(rect()).adjusted(0.75, 0.75, -0.75, -0.75);
-    painter.setPen(QPen(hasFocus() ? roles_.accent : roles_.control, hasFocus() ? 2 : 1, faint_ ? Qt::DashLine : Qt::SolidLine));
+    painter.setPen(
+        QPen(hasFocus() ? roles_.accent : roles_.control, hasFocus() ? 2 : 1, faint_ ? Qt::DashLine : Qt::SolidLine));
     painter.setBrush(faint_ ? roles_.paper : roles_.card);
     painter.drawRoundedRect(outline, 11, 11);
     const QColor colour(ink_.rgb.red, ink_.rgb.green, ink_.rgb.blue);

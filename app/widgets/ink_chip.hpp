@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <QPointer>
-#include <QWidget>
+#include "theme/theme.hpp"
 
 #include <chalkline/base/ink.hpp>
 
-#include "theme/theme.hpp"
+#include <QPointer>
+#include <QWidget>
 
 namespace chalkline::app {
 
@@ -13,14 +13,14 @@ namespace chalkline::app {
 /// by keys: with the focus on it a digit names the step, 0 leaves it out. Hovering lights its shapes on the bed.
 class InkChip : public QWidget {
     Q_OBJECT
-   public:
+ public:
     InkChip(const Ink& ink, int shapes, const theme::Roles& roles, QWidget* parent);
     const Ink& ink() const { return ink_; }
     /// Faint: this ink is left out.
     void set_faint(bool faint);
     QSize sizeHint() const override;
 
-   Q_SIGNALS:
+ Q_SIGNALS:
     /// While dragged: the global place of the pointer; `dropped` ends it.
     void dragged(const QPoint& global);
     void dropped(const QPoint& global);
@@ -28,7 +28,7 @@ class InkChip : public QWidget {
     void sent(int step_number);
     void hovered(bool on);
 
-   protected:
+ protected:
     bool event(QEvent* event) override;
     void paintEvent(QPaintEvent*) override;
     void mousePressEvent(QMouseEvent* event) override;
@@ -38,7 +38,7 @@ class InkChip : public QWidget {
     void enterEvent(QEnterEvent*) override { Q_EMIT hovered(true); }
     void leaveEvent(QEvent*) override { Q_EMIT hovered(false); }
 
-   private:
+ private:
     void end_drag();
     Ink ink_;
     QString text_;

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "widgets/message_strip.hpp"
 
+#include "widgets/controls.hpp"
+
 #include <QHBoxLayout>
 #include <QPainter>
-
-#include "widgets/controls.hpp"
 
 namespace chalkline::app {
 

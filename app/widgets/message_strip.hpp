@@ -1,25 +1,25 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <QLabel>
-#include <QWidget>
+#include "theme/theme.hpp"
 
 #include <chalkline/wording/wording.hpp>
 
-#include "theme/theme.hpp"
+#include <QLabel>
+#include <QWidget>
 
 namespace chalkline::app {
 
 /// One message under the line, until it is put away or replaced: what happened, where, what to do.
 class MessageStrip : public QWidget {
     Q_OBJECT
-   public:
+ public:
     MessageStrip(const theme::Roles& roles, QWidget* parent);
     void show_message(const wording::Message& message);
 
-   protected:
+ protected:
     void paintEvent(QPaintEvent*) override;
 
-   private:
+ private:
     const theme::Roles& roles_;
     QLabel* text_;
 };

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "widgets/sheet.hpp"
 
+#include "theme/theme.hpp"
+
 #include <QEvent>
 #include <QHBoxLayout>
 #include <QKeyEvent>
-
-#include "theme/theme.hpp"
 
 namespace chalkline::app {
 
@@ -49,7 +49,9 @@ void Sheet::add_row(const QString& name, const QString& value) {
     body_->addLayout(row);
 }
 
-void Sheet::add_widget(QWidget* widget) { body_->addWidget(widget); }
+void Sheet::add_widget(QWidget* widget) {
+    body_->addWidget(widget);
+}
 
 QPushButton* Sheet::add_button(const QString& text, ButtonLook look, std::function<void()> action) {
     auto* button = make_button(text, look, this);

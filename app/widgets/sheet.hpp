@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "widgets/controls.hpp"
+
 #include <QFrame>
 #include <QVBoxLayout>
 #include <functional>
-
-#include "widgets/controls.hpp"
 
 namespace chalkline::app {
 
@@ -12,7 +12,7 @@ namespace chalkline::app {
 /// presses its main button, Esc closes it. One at a time; it deletes itself.
 class Sheet : public QFrame {
     Q_OBJECT
-   public:
+ public:
     /// `over`: the widget it lies on, centred.
     Sheet(const QString& title, QWidget* over);
 
@@ -24,11 +24,11 @@ class Sheet : public QFrame {
     /// Shows it and takes the focus.
     void open();
 
-   protected:
+ protected:
     void keyPressEvent(QKeyEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 
-   private:
+ private:
     void centre();
     QVBoxLayout* body_;
     QHBoxLayout* buttons_;

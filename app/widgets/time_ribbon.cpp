@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "widgets/time_ribbon.hpp"
 
+#include <chalkline/wording/wording.hpp>
+
 #include <QPainter>
 #include <QPainterPath>
-
-#include <chalkline/wording/wording.hpp>
 
 namespace chalkline::app {
 
@@ -16,7 +16,8 @@ TimeRibbon::TimeRibbon(const theme::Roles& roles, QWidget* parent) : QWidget(par
 void TimeRibbon::show_segments(std::vector<Segment> segments) {
     segments_ = std::move(segments);
     QStringList parts;
-    for (const Segment& s : segments_) parts << s.name + " " + wording::duration(Duration::seconds(s.seconds));
+    for (const Segment& s : segments_)
+        parts << s.name + " " + wording::duration(Duration::seconds(s.seconds));
     setAccessibleDescription(parts.join(", "));
     update();
 }
@@ -28,7 +29,8 @@ void TimeRibbon::show_progress(double share) {
 
 void TimeRibbon::paintEvent(QPaintEvent*) {
     double total = 0;
-    for (const Segment& s : segments_) total += s.seconds;
+    for (const Segment& s : segments_)
+        total += s.seconds;
     if (total <= 0) return;
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
@@ -52,7 +54,8 @@ void TimeRibbon::paintEvent(QPaintEvent*) {
         painter.fillRect(QRectF(done - 1, strip.top(), 2, strip.height()), roles_.accent);
     }
     painter.setPen(QPen(roles_.paper, 2));
-    for (std::size_t i = 1; i < places.size(); ++i) painter.drawLine(places[i].topLeft(), places[i].bottomLeft());
+    for (std::size_t i = 1; i < places.size(); ++i)
+        painter.drawLine(places[i].topLeft(), places[i].bottomLeft());
     painter.setClipping(false);
     painter.setPen(QPen(roles_.control, 1));
     painter.setBrush(Qt::NoBrush);

@@ -1,16 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "theme/theme.hpp"
+
 #include <QWidget>
 #include <vector>
-
-#include "theme/theme.hpp"
 
 namespace chalkline::app {
 
 /// The job as a strip: its width is time, a segment for each step in its burn tone, and how much is done.
 class TimeRibbon : public QWidget {
     Q_OBJECT
-   public:
+ public:
     struct Segment {
         QString name;
         double seconds;
@@ -22,10 +22,10 @@ class TimeRibbon : public QWidget {
     void show_progress(double share);
     QSize sizeHint() const override { return {200, 46}; }
 
-   protected:
+ protected:
     void paintEvent(QPaintEvent*) override;
 
-   private:
+ private:
     const theme::Roles& roles_;
     std::vector<Segment> segments_;
     double share_ = -1;

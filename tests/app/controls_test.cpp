@@ -1,10 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <QTest>
-#include <catch2/catch.hpp>
-
 #include "widgets/controls.hpp"
+
 #include "widgets/ink_chip.hpp"
 #include "widgets/sheet.hpp"
+
+#include <catch2/catch.hpp>
+
+#include <QTest>
 
 using namespace chalkline;
 using namespace chalkline::app;

@@ -1,20 +1,23 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <QTemporaryDir>
-#include <catch2/catch.hpp>
+#include "document/job_document.hpp"
+#include "support/window_driver.hpp"
+#include "tasks/task_runner.hpp"
 
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
 
-#include "document/job_document.hpp"
-#include "support/window_driver.hpp"
-#include "tasks/task_runner.hpp"
+#include <catch2/catch.hpp>
+
+#include <QTemporaryDir>
 
 using namespace chalkline;
 using namespace chalkline::app;
 
 namespace {
 
-job::Job sample() { return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value(); }
+job::Job sample() {
+    return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value();
+}
 
 }  // namespace
 
@@ -28,9 +31,11 @@ TEST_CASE("every edit can be undone to the first state, byte by byte") {
     CHECK(document.history().count() == 3);
     CHECK(document.history().undoText() == "Stock");
     const auto last = job::to_chalk(document.job()).value();
-    while (document.history().canUndo()) document.history().undo();
+    while (document.history().canUndo())
+        document.history().undo();
     CHECK(job::to_chalk(document.job()).value() == first);
-    while (document.history().canRedo()) document.history().redo();
+    while (document.history().canRedo())
+        document.history().redo();
     CHECK(job::to_chalk(document.job()).value() == last);
 }
 
@@ -39,7 +44,8 @@ TEST_CASE("a drag is one edit, two drags are two") {
     document.replace(sample(), {});
     JobChange seen = JobChange::none;
     QObject::connect(&document, &JobDocument::changed, [&](JobChange change) { seen = seen | change; });
-    for (int i = 0; i < 10; ++i) REQUIRE(document.edit("Move", job::move_motif(document.job(), 1, {1, 0}), JobChange::place, 1));
+    for (int i = 0; i < 10; ++i)
+        REQUIRE(document.edit("Move", job::move_motif(document.job(), 1, {1, 0}), JobChange::place, 1));
     CHECK(document.history().count() == 1);
     CHECK(touches(seen, JobChange::place));
     CHECK_FALSE(touches(seen, JobChange::steps));
@@ -83,10 +89,13 @@ TEST_CASE("only the newest task's result is applied, and none after the runner i
             runner.start([i](const Watch&) { return i; }, [&](int result) { applied.push_back(result); });
         CHECK(test::wait_for([&] { return !runner.running(); }));
         CHECK(applied == std::vector<int>{4});
-        runner.start([](const Watch& watch) {
-            while (!watch.cancelled()) QThread::msleep(1);
-            return 9;
-        }, [&](int result) { applied.push_back(result); });
+        runner.start(
+            [](const Watch& watch) {
+                while (!watch.cancelled())
+                    QThread::msleep(1);
+                return 9;
+            },
+            [&](int result) { applied.push_back(result); });
     }
     QThreadPool::globalInstance()->waitForDone();
     QTest::qWait(50);

@@ -1,11 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <QFile>
-#include <QDirIterator>
-#include <QRegularExpression>
-#include <catch2/catch.hpp>
-#include <cmath>
-
 #include "theme/theme.hpp"
+
+#include <catch2/catch.hpp>
+
+#include <QDirIterator>
+#include <QFile>
+#include <QRegularExpression>
+#include <cmath>
 
 using namespace chalkline::app;
 
@@ -44,7 +45,8 @@ TEST_CASE("text can be read on what it stands on, borders can be seen") {
 
 TEST_CASE("burn tones darken step by step") {
     const auto r = theme::light();
-    for (std::size_t i = 1; i < r.burn.size(); ++i) CHECK(luminance(r.burn[i]) < luminance(r.burn[i - 1]));
+    for (std::size_t i = 1; i < r.burn.size(); ++i)
+        CHECK(luminance(r.burn[i]) < luminance(r.burn[i - 1]));
     CHECK(r.burn_tone(0) == r.burn.front());
     CHECK(r.burn_tone(1) == r.burn.back());
     CHECK(r.burn_tone(7) == r.burn.back());

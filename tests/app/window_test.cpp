@@ -1,12 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <QLineEdit>
-#include <QTemporaryDir>
-#include <catch2/catch.hpp>
+#include "support/window_driver.hpp"
 
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
 
-#include "support/window_driver.hpp"
+#include <catch2/catch.hpp>
+
+#include <QLineEdit>
+#include <QTemporaryDir>
 
 using namespace chalkline;
 using namespace chalkline::app;
@@ -57,8 +58,12 @@ TEST_CASE("bad files are told about and leave the job as it was") {
     };
     CHECK(said(write(folder, "note.svg", "hello")).contains("no drawing Chalkline can read"));
     CHECK(said(write(folder, "cut.svg", "<svg><path d='")).contains("broken"));
-    CHECK(said(write(folder, "empty.svg", "<svg xmlns='http://www.w3.org/2000/svg' width='5mm' height='5mm'/>")).contains("nothing to burn"));
-    CHECK(said(write(folder, "large.svg", "<svg xmlns='http://www.w3.org/2000/svg' width='900mm' height='5mm' viewBox='0 0 900 5'><rect width='900' height='5'/></svg>")).contains("900 × 5 mm"));
+    CHECK(said(write(folder, "empty.svg", "<svg xmlns='http://www.w3.org/2000/svg' width='5mm' height='5mm'/>"))
+              .contains("nothing to burn"));
+    CHECK(said(write(folder, "large.svg",
+                     "<svg xmlns='http://www.w3.org/2000/svg' width='900mm' height='5mm' viewBox='0 0 900 5'><rect "
+                     "width='900' height='5'/></svg>"))
+              .contains("900 × 5 mm"));
     CHECK(said(write(folder, "bad.chalk", "PKxx")).contains("damaged"));
     CHECK(said(folder.filePath("gone.svg")).contains("no such file"));
     CHECK(said(folder.path()).contains("folder"));
@@ -69,7 +74,11 @@ TEST_CASE("bad files are told about and leave the job as it was") {
 TEST_CASE("of several files the good ones come in as one edit") {
     const QTemporaryDir folder;
     WindowDriver driver;
-    driver.drop({plate, write(folder, "bad.svg", "x"), write(folder, "dot.svg", "<svg xmlns='http://www.w3.org/2000/svg' width='9mm' height='9mm'><circle r='3' fill='#123456'/></svg>")});
+    driver.drop(
+        {plate, write(folder, "bad.svg", "x"),
+         write(
+             folder, "dot.svg",
+             "<svg xmlns='http://www.w3.org/2000/svg' width='9mm' height='9mm'><circle r='3' fill='#123456'/></svg>")});
     CHECK(driver->document().job().motifs.size() == 2);
     CHECK(driver->document().history().count() == 1);
 }
@@ -93,7 +102,8 @@ TEST_CASE("the motif follows the mouse and the arrow keys, and the line notices 
     QTest::keyClick(&bed, Qt::Key_Left, Qt::AltModifier);
     CHECK(job::bounds(driver->document().job()).left == Approx(box.left + 10.9));
     CHECK(driver->document().history().count() == 2);
-    for (int i = 0; i < 5; ++i) QTest::keyClick(&bed, Qt::Key_Right, Qt::ShiftModifier);
+    for (int i = 0; i < 5; ++i)
+        QTest::keyClick(&bed, Qt::Key_Right, Qt::ShiftModifier);
     REQUIRE(test::wait_for([&] { return driver.state(Mark::stock) == MarkState::attention; }));
     CHECK(driver.fact(Mark::stock).endsWith("mm off the stock"));
     CHECK_FALSE(driver->plans().ready());
@@ -209,7 +219,8 @@ TEST_CASE("zooming keeps the place under the pointer") {
     BedView& bed = driver->bed();
     const QPointF pointer(300, 200);
     const auto before = bed.camera().to_bed(pointer);
-    QWheelEvent wheel(pointer, bed.mapToGlobal(pointer), {}, {0, 480}, Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
+    QWheelEvent wheel(pointer, bed.mapToGlobal(pointer), {}, {0, 480}, Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase,
+                      false);
     QApplication::sendEvent(&bed, &wheel);
     CHECK(bed.camera().to_bed(pointer).x == Approx(before.x));
     CHECK(bed.camera().to_bed(pointer).y == Approx(before.y));

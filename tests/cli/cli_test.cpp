@@ -1,10 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The command line as a script sees it: exit codes, JSON, files.
+#include "support/simulator_process.hpp"
+
 #include <catch2/catch.hpp>
-#include <cstdio>
 #include <nlohmann/json.hpp>
 
-#include "support/simulator_process.hpp"
+#include <cstdio>
 
 using Json = nlohmann::json;
 using chalkline::test::SimulatorProcess;
@@ -21,7 +22,8 @@ Run run(const std::string& arguments) {
     FILE* pipe = ::popen((std::string(CHALKLINE_CLI) + " " + arguments + " 2>/dev/null").c_str(), "r");
     std::string out;
     char buffer[4096];
-    while (const auto count = std::fread(buffer, 1, sizeof buffer, pipe)) out.append(buffer, count);
+    while (const auto count = std::fread(buffer, 1, sizeof buffer, pipe))
+        out.append(buffer, count);
     const int status = ::pclose(pipe);
     return {WEXITSTATUS(status), out};
 }
@@ -29,7 +31,8 @@ Run run(const std::string& arguments) {
 const std::string plate = CHALKLINE_SAMPLES "/plate.svg", job = CHALKLINE_SAMPLES "/plot-27.chalk";
 
 struct Scratch {
-    std::filesystem::path path = std::filesystem::temp_directory_path() / ("chalkline-cli-" + std::to_string(::getpid()));
+    std::filesystem::path path =
+        std::filesystem::temp_directory_path() / ("chalkline-cli-" + std::to_string(::getpid()));
     Scratch() { std::filesystem::create_directories(path); }
     ~Scratch() { std::filesystem::remove_all(path); }
     std::string write(const std::string& name, const std::string& text) const {
@@ -52,7 +55,9 @@ TEST_CASE("art tells inks, boxes and warnings") {
     CHECK(file["inks"][0]["closed"] == 3);
     CHECK(file["inks"][0]["area_mm2"].is_null());
     CHECK(file["inks"][2]["area_mm2"].get<double>() == Approx(1779.5).epsilon(0.001));
-    const auto filter = scratch.write("f.svg", "<svg xmlns='http://www.w3.org/2000/svg' width='9mm' height='9mm'>\n<rect width='5' height='5' filter='url(#x)'/></svg>");
+    const auto filter = scratch.write("f.svg",
+                                      "<svg xmlns='http://www.w3.org/2000/svg' width='9mm' height='9mm'>\n<rect "
+                                      "width='5' height='5' filter='url(#x)'/></svg>");
     const auto warning = run("art " + filter + " --json").json()["files"][0]["warnings"][0];
     CHECK(warning["code"] == "unsupported-filter");
     CHECK(warning["where"] == "line 2");
@@ -74,7 +79,9 @@ TEST_CASE("plan writes a program, reports it, and gives the same bytes again") {
 }
 
 TEST_CASE("steps and place come from the command line") {
-    const auto report = run("plan " + plate + " --step '#1565c0:line=cut,power=90,speed=300,passes=3' --step '#000000:fill=engrave,pitch=0.2,air=off' --place 10,20 --json");
+    const auto report = run("plan " + plate +
+                            " --step '#1565c0:line=cut,power=90,speed=300,passes=3' --step "
+                            "'#000000:fill=engrave,pitch=0.2,air=off' --place 10,20 --json");
     REQUIRE(report.code == 0);
     const auto json = report.json();
     CHECK(json["bbox_burn_mm"][0].get<double>() == Approx(10).margin(0.01));
@@ -101,7 +108,10 @@ TEST_CASE("exit codes are kept") {
     CHECK(run("art /nowhere.svg").code == 3);
     CHECK(run("plan /tmp").code == 3);
     CHECK(run("plan " + plate + " --machine " + plate).code == 3);
-    CHECK(run("plan " + scratch.write("big.svg", "<svg xmlns='http://www.w3.org/2000/svg' width='900mm' height='9mm' viewBox='0 0 900 9'><rect width='900' height='9'/></svg>")).code == 3);
+    CHECK(run("plan " + scratch.write("big.svg",
+                                      "<svg xmlns='http://www.w3.org/2000/svg' width='900mm' height='9mm' viewBox='0 0 "
+                                      "900 9'><rect width='900' height='9'/></svg>"))
+              .code == 3);
     CHECK(run("probe /dev/no-such-port").code == 4);
     CHECK(run("probe " + plate).code == 4);
     CHECK(run("burn " + job + " --port tcp:127.0.0.1:1").code == 4);

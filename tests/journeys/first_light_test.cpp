@@ -1,14 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The whole way as a maker goes it: a real window, real mouse and keys, a real pseudo-terminal, a burned piece.
-#include <QLineEdit>
-#include <QTemporaryDir>
-#include <QThread>
-#include <catch2/catch.hpp>
+#include "support/simulator_process.hpp"
+#include "support/window_driver.hpp"
 
 #include <chalkline/job/edits.hpp>
 
-#include "support/simulator_process.hpp"
-#include "support/window_driver.hpp"
+#include <catch2/catch.hpp>
+
+#include <QLineEdit>
+#include <QTemporaryDir>
+#include <QThread>
 
 using namespace chalkline;
 using namespace chalkline::app;
@@ -30,19 +31,23 @@ struct Dose {
         char magic[8];
         in.read(magic, 8);
         REQUIRE(std::string(magic, 8) == "CKDOSE1\n");
-        in.read(reinterpret_cast<char*>(&columns), 4).read(reinterpret_cast<char*>(&rows), 4).read(reinterpret_cast<char*>(&per_mm), 4);
+        in.read(reinterpret_cast<char*>(&columns), 4)
+            .read(reinterpret_cast<char*>(&rows), 4)
+            .read(reinterpret_cast<char*>(&per_mm), 4);
         cells.resize(static_cast<std::size_t>(columns) * static_cast<std::size_t>(rows));
         in.read(reinterpret_cast<char*>(cells.data()), static_cast<std::streamsize>(cells.size() * sizeof(float)));
         REQUIRE(in);
     }
     float at(double x, double y) const {
-        return cells[static_cast<std::size_t>(y * per_mm) * static_cast<std::size_t>(columns) + static_cast<std::size_t>(x * per_mm)];
+        return cells[static_cast<std::size_t>(y * per_mm) * static_cast<std::size_t>(columns) +
+                     static_cast<std::size_t>(x * per_mm)];
     }
     /// Strongest dose within a tenth of a millimetre.
     float near(double x, double y) const {
         float most = 0;
         for (const double dx : {-0.1, 0.0, 0.1})
-            for (const double dy : {-0.1, 0.0, 0.1}) most = std::max(most, at(x + dx, y + dy));
+            for (const double dy : {-0.1, 0.0, 0.1})
+                most = std::max(most, at(x + dx, y + dy));
         return most;
     }
 };
@@ -57,7 +62,10 @@ void connect_by_rail(WindowDriver& driver, const std::string& port) {
     auto* address = sheet->findChild<QLineEdit*>();
     QTest::keyClicks(address, QString::fromStdString(port));
     REQUIRE(driver.click("Connect"));
-    REQUIRE(wait_for([&] { return driver->machine().snapshot().state == machine::ControllerState::alarm && driver->machine().snapshot().activity == machine::Activity::none; }));
+    REQUIRE(wait_for([&] {
+        return driver->machine().snapshot().state == machine::ControllerState::alarm &&
+               driver->machine().snapshot().activity == machine::Activity::none;
+    }));
 }
 
 void find_home(WindowDriver& driver) {
@@ -113,21 +121,25 @@ TEST_CASE("drop, route by mouse, frame, burn, and the piece shows the art") {
     const Dose dose(machine.file("dose.bin"));
     const auto place = driver->document().job().motifs[0].place;
     // Plate coordinates (Y up from its lower left corner): what must be burned and what must not.
-    const auto near = [&](double x, double y) { const auto p = place({x, y}); return dose.near(p.x, p.y); };
+    const auto near = [&](double x, double y) {
+        const auto p = place({x, y});
+        return dose.near(p.x, p.y);
+    };
     constexpr float engraved = 1000, cut_through = 16000;  // mJ/mm²
-    CHECK(near(33 - 5, 102 - 44) > engraved);      // leaf
-    CHECK(near(77.5, 0.5) > cut_through);          // outline, near side
-    CHECK(near(7, 50) > cut_through);              // border, now a cut
-    CHECK(near(14 + 4, 102 - 14) > cut_through);   // hole
+    CHECK(near(33 - 5, 102 - 44) > engraved);              // leaf
+    CHECK(near(77.5, 0.5) > cut_through);                  // outline, near side
+    CHECK(near(7, 50) > cut_through);                      // border, now a cut
+    CHECK(near(14 + 4, 102 - 14) > cut_through);           // hole
     const auto p = place({14, 102 - 14});
-    CHECK(dose.at(p.x, p.y) == 0);                 // its middle
-    CHECK(near(3.5, 50) == 0);                     // between outline and border
-    CHECK(near(-3, 50) == 0);                      // beside the plate
+    CHECK(dose.at(p.x, p.y) == 0);  // its middle
+    CHECK(near(3.5, 50) == 0);      // between outline and border
+    CHECK(near(-3, 50) == 0);       // beside the plate
     // The engraved area is the drawn one.
     double area = 0;
     const auto corner = place({10, 10});
     for (double y = corner.y; y < corner.y + 82; y += 0.1)
-        for (double x = corner.x + 9; x < corner.x + 125; x += 0.1) area += dose.at(x, y) > 1312.5 / 2 ? 0.01 : 0;
+        for (double x = corner.x + 9; x < corner.x + 125; x += 0.1)
+            area += dose.at(x, y) > 1312.5 / 2 ? 0.01 : 0;
     CHECK(area == Approx(1779.5).epsilon(0.01));
 }
 
@@ -151,7 +163,8 @@ TEST_CASE("the window frozen for three seconds does not starve the link") {
     const QTemporaryDir folder;
     // Dense stripes: about a hundred and twenty lines a second at this speed.
     QByteArray svg = "<svg xmlns='http://www.w3.org/2000/svg' width='60mm' height='4mm' viewBox='0 0 60 4'>";
-    for (int i = 0; i < 60; ++i) svg += "<rect x='" + QByteArray::number(i) + "' width='0.5' height='4'/>";
+    for (int i = 0; i < 60; ++i)
+        svg += "<rect x='" + QByteArray::number(i) + "' width='0.5' height='4'/>";
     QFile file(folder.filePath("stripes.svg"));
     REQUIRE(file.open(QIODevice::WriteOnly));
     file.write(svg + "</svg>");
@@ -229,7 +242,8 @@ TEST_CASE("jogging by the strip moves the head and stops at the edge") {
     QTest::qWait(20);
     const auto jog = [&](const QString& name) {
         for (auto* button : driver.window().findChildren<QPushButton*>())
-            if (button->isVisible() && button->accessibleName() == name) return QTest::mouseClick(button, Qt::LeftButton);
+            if (button->isVisible() && button->accessibleName() == name)
+                return QTest::mouseClick(button, Qt::LeftButton);
     };
     jog("Move X by 50 mm");
     REQUIRE(wait_for([&] { return driver.idle() && driver->machine().snapshot().position->x > 50.9; }));
@@ -241,7 +255,12 @@ TEST_CASE("jogging by the strip moves the head and stops at the edge") {
 TEST_CASE("the sample machine starts by itself and is reached like any other") {
     WindowDriver driver;
     driver->connect_sample_machine();
-    REQUIRE(wait_for([&] { return driver->machine().snapshot().state == machine::ControllerState::alarm && driver.visible_text().contains("Locked"); }, 20000));
+    REQUIRE(wait_for(
+        [&] {
+            return driver->machine().snapshot().state == machine::ControllerState::alarm &&
+                   driver.visible_text().contains("Locked");
+        },
+        20000));
     find_home(driver);
     CHECK(driver->machine().name() == "simulated");
 }

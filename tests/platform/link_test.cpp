@@ -1,13 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <catch2/catch.hpp>
-#include <condition_variable>
-#include <mutex>
+#include "support/simulator_process.hpp"
 
 #include <chalkline/link/session_runner.hpp>
 #include <chalkline/ports/ports.hpp>
 #include <chalkline/pty/pty.hpp>
 
-#include "support/simulator_process.hpp"
+#include <catch2/catch.hpp>
+
+#include <condition_variable>
+#include <mutex>
 
 using namespace chalkline;
 using namespace std::chrono_literals;
@@ -17,11 +18,12 @@ namespace {
 
 /// A runner whose events can be waited for.
 class Caller {
-   public:
+ public:
     explicit Caller(const std::string& address)
         : runner_(link::parse_address(address).value(), {}, [this](std::vector<machine::Event> events) {
               const std::lock_guard lock(mutex_);
-              for (auto& e : events) events_.push_back(std::move(e));
+              for (auto& e : events)
+                  events_.push_back(std::move(e));
               arrived_.notify_all();
           }) {}
 
@@ -42,7 +44,7 @@ class Caller {
     }
     void ask(link::SessionRunner::Request request) { runner_.request(std::move(request)); }
 
-   private:
+ private:
     std::mutex mutex_;
     std::condition_variable arrived_;
     std::vector<machine::Event> events_;
@@ -59,15 +61,16 @@ std::string failure(const std::string& address) {
 }
 
 class Square : public machine::LineSource {
-   public:
+ public:
     bool next(machine::ProgramLine& line) override {
-        static const std::vector<std::string> lines{"G21G90G17G94G54", "M5S0", "M4S0", "G0X50Y50", "G1X80S500F3000", "Y80", "X50", "Y50", "M5S0"};
+        static const std::vector<std::string> lines{
+            "G21G90G17G94G54", "M5S0", "M4S0", "G0X50Y50", "G1X80S500F3000", "Y80", "X50", "Y50", "M5S0"};
         if (at_ == lines.size()) return false;
         line = {lines[at_++], 0};
         return true;
     }
 
-   private:
+ private:
     std::size_t at_ = 0;
 };
 
@@ -129,5 +132,6 @@ TEST_CASE("a pseudo-terminal takes no place that is not its own") {
 }
 
 TEST_CASE("listing ports never fails and never lists pseudo-terminals") {
-    for (const auto& port : ports::list()) CHECK(port.path.find("/pts/") == std::string::npos);
+    for (const auto& port : ports::list())
+        CHECK(port.path.find("/pts/") == std::string::npos);
 }

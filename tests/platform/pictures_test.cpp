@@ -1,15 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <QImage>
+#include <chalkline/pictures/png.hpp>
+
 #include <catch2/catch.hpp>
-#include <filesystem>
 #include <unistd.h>
 
-#include <chalkline/pictures/png.hpp>
+#include <QImage>
+#include <filesystem>
 
 using namespace chalkline;
 
 TEST_CASE("a picture is written with its physical size") {
-    const std::string path = std::filesystem::temp_directory_path() / ("png-test-" + std::to_string(::getpid()) + ".png");
+    const std::string path =
+        std::filesystem::temp_directory_path() / ("png-test-" + std::to_string(::getpid()) + ".png");
     raster::RgbImage image(3, 2, {10, 20, 30});
     image.at(2, 1) = {200, 100, 50};
     REQUIRE(pictures::write_png(image, 10, path));

@@ -1,14 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Takes the pictures of docs/screenshots from the sample job on the simulated machine:
 //     chalkline-screenshots FOLDER
+#include "mainwindow/main_window.hpp"
+
 #include <QApplication>
 #include <QDeadlineTimer>
 #include <QDir>
 #include <QTest>
 #include <cstdio>
 #include <functional>
-
-#include "mainwindow/main_window.hpp"
 
 namespace {
 
@@ -25,14 +25,14 @@ bool wait_for(const std::function<bool()>& condition, int milliseconds = 60000) 
 }
 
 class Photographer {
-   public:
+ public:
     Photographer(app::MainWindow& window, const QString& folder) : window_(window), folder_(folder) {}
     void take(const QString& name) {
         QTest::qWait(150);
         window_.grab().save(folder_.filePath(name + ".png"));
     }
 
-   private:
+ private:
     app::MainWindow& window_;
     QDir folder_;
 };
@@ -72,8 +72,11 @@ int main(int argc, char** argv) {
         const auto& now = window.machine().snapshot();
         return now.connected && now.activity == machine::Activity::none && now.state == machine::ControllerState::idle;
     };
-    if (!wait_for([&] { const auto& now = window.machine().snapshot();
-            return now.activity == machine::Activity::none && now.state == machine::ControllerState::alarm; })) return 1;
+    if (!wait_for([&] {
+            const auto& now = window.machine().snapshot();
+            return now.activity == machine::Activity::none && now.state == machine::ControllerState::alarm;
+        }))
+        return 1;
     window.choose(Mark::frame);
     photographer.take("locked");
     window.machine().home();
@@ -86,7 +89,8 @@ int main(int argc, char** argv) {
     photographer.take("ready");
     window.desk().burn();
     if (!wait_for([&] { return window.desk().share_done() > 0.45; })) return 1;
-    for (auto* sheet : window.findChildren<QWidget*>("sheet")) sheet->hide();
+    for (auto* sheet : window.findChildren<QWidget*>("sheet"))
+        sheet->hide();
     photographer.take("burning");
     window.machine().stop();
     if (!wait_for([&] { return window.desk().trouble().has_value(); })) return 1;

@@ -1,11 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #define CATCH_CONFIG_RUNNER
+#include "theme/theme.hpp"
+
+#include <catch2/catch.hpp>
+
 #include <QApplication>
 #include <QTemporaryDir>
 #include <QThreadPool>
-#include <catch2/catch.hpp>
-
-#include "theme/theme.hpp"
 
 int main(int argc, char** argv) {
     // Test discovery runs this program at build time: it must need neither a screen nor the user's home.

@@ -16,23 +16,28 @@ namespace chalkline::test {
 
 /// chalkline-sim as a child process in a folder of its own, with its report and dose map.
 class SimulatorProcess {
-   public:
-    explicit SimulatorProcess(const std::string& program, const std::string& speed = "max", std::vector<std::string> more = {}) {
-        folder_ = std::filesystem::temp_directory_path() / ("chalkline-sim-" + std::to_string(::getpid()) + "-" + std::to_string(count_++));
+ public:
+    explicit SimulatorProcess(const std::string& program, const std::string& speed = "max",
+                              std::vector<std::string> more = {}) {
+        folder_ = std::filesystem::temp_directory_path() /
+                  ("chalkline-sim-" + std::to_string(::getpid()) + "-" + std::to_string(count_++));
         std::filesystem::create_directories(folder_);
-        std::vector<std::string> arguments{program, "--pty", port(), "--speed", speed, "--report", file("report.json"), "--dose", file("dose.bin")};
+        std::vector<std::string> arguments{
+            program, "--pty", port(), "--speed", speed, "--report", file("report.json"), "--dose", file("dose.bin")};
         arguments.insert(arguments.end(), more.begin(), more.end());
         process_ = ::fork();
         if (process_ == 0) {
             std::vector<char*> raw;
-            for (auto& argument : arguments) raw.push_back(argument.data());
+            for (auto& argument : arguments)
+                raw.push_back(argument.data());
             raw.push_back(nullptr);
             const int null = ::open("/dev/null", 1);
             ::dup2(null, 1);
             ::execv(program.c_str(), raw.data());
             ::_exit(127);
         }
-        for (int i = 0; i < 500 && !std::filesystem::exists(port()); ++i) std::this_thread::sleep_for(std::chrono::milliseconds(10));
+        for (int i = 0; i < 500 && !std::filesystem::exists(port()); ++i)
+            std::this_thread::sleep_for(std::chrono::milliseconds(10));
     }
     ~SimulatorProcess() {
         finish();
@@ -69,7 +74,7 @@ class SimulatorProcess {
                text.find("\"violations\": []") != std::string::npos;
     }
 
-   private:
+ private:
     static inline int count_ = 0;
     std::filesystem::path folder_;
     pid_t process_ = -1;

@@ -22,7 +22,8 @@ void VirtualMachine::exchange() {
     session.tick(now);
     const std::string bytes = session.take_output();
     if (cable) controller.receive(bytes);
-    for (auto& event : session.take_events()) events.push_back(std::move(event));
+    for (auto& event : session.take_events())
+        events.push_back(std::move(event));
 }
 
 void VirtualMachine::make_ready() {
@@ -31,7 +32,8 @@ void VirtualMachine::make_ready() {
         (void)session.home();
         run_until([&] { return session.snapshot().activity == machine::Activity::none; }, 120);
     }
-    run_until([&] { return session.snapshot().state == machine::ControllerState::idle && session.snapshot().position; }, 10);
+    run_until([&] { return session.snapshot().state == machine::ControllerState::idle && session.snapshot().position; },
+              10);
 }
 
 }  // namespace chalkline::test

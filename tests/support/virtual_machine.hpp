@@ -1,17 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/machine/session.hpp>
+#include <chalkline/simulator/controller.hpp>
+
 #include <memory>
 #include <string>
 #include <vector>
-
-#include <chalkline/machine/session.hpp>
-#include <chalkline/simulator/controller.hpp>
 
 namespace chalkline::test {
 
 /// Lines held in memory.
 class GivenLines : public machine::LineSource {
-   public:
+ public:
     explicit GivenLines(std::vector<std::string> lines) : lines_(std::move(lines)) {}
     bool next(machine::ProgramLine& line) override {
         if (at_ == lines_.size()) return false;
@@ -20,14 +20,14 @@ class GivenLines : public machine::LineSource {
         return true;
     }
 
-   private:
+ private:
     std::vector<std::string> lines_;
     std::size_t at_ = 0;
 };
 
 /// A session and a simulated controller in lockstep under one virtual clock: no threads, no real time.
 class VirtualMachine {
-   public:
+ public:
     explicit VirtualMachine(const machine::MachineProfile& profile = {});
 
     simulator::Controller controller;
@@ -59,7 +59,7 @@ class VirtualMachine {
     bool cable = true;                     ///< false: nothing passes
     double now = 0;
 
-   private:
+ private:
     void exchange();
 };
 

@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "mainwindow/main_window.hpp"
+
 #include <QDeadlineTimer>
 #include <QDropEvent>
 #include <QMimeData>
@@ -7,8 +9,6 @@
 #include <QTest>
 #include <QUrl>
 #include <functional>
-
-#include "mainwindow/main_window.hpp"
 
 namespace chalkline::test {
 
@@ -23,7 +23,7 @@ inline bool wait_for(const std::function<bool()>& condition, int milliseconds = 
 
 /// A window driven as its user would: by mouse, keys and dropped files; what it shows is read from its widgets.
 class WindowDriver {
-   public:
+ public:
     explicit WindowDriver(const QString& simulator_speed = "max") {
         app::WindowOptions options;
         options.simulator_speed = simulator_speed;
@@ -37,7 +37,8 @@ class WindowDriver {
     void drop(const QStringList& files) {
         QMimeData data;
         QList<QUrl> urls;
-        for (const QString& file : files) urls << QUrl::fromLocalFile(file);
+        for (const QString& file : files)
+            urls << QUrl::fromLocalFile(file);
         data.setUrls(urls);
         const QPointF place(400, 300);
         QDragEnterEvent enter(place.toPoint(), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
@@ -47,7 +48,9 @@ class WindowDriver {
         QApplication::sendEvent(window_.get(), &event);
         wait_for([this] { return !window_->files().busy(); });
     }
-    bool wait_planned() { return wait_for([this] { return window_->plans().ready(); }); }
+    bool wait_planned() {
+        return wait_for([this] { return window_->plans().ready(); });
+    }
 
     /// The visible button with this text, or null.
     QPushButton* button(const QString& text) {
@@ -66,7 +69,8 @@ class WindowDriver {
         const QPoint target = from->mapFromGlobal(to->mapToGlobal(place));
         QTest::mousePress(from, Qt::LeftButton, {}, grip);
         QTest::mouseMove(from, grip + QPoint(4, 4));
-        for (int i = 1; i <= 4; ++i) QTest::mouseMove(from, grip + (target - grip) * i / 4);
+        for (int i = 1; i <= 4; ++i)
+            QTest::mouseMove(from, grip + (target - grip) * i / 4);
         QTest::mouseRelease(from, Qt::LeftButton, {}, target);
         QTest::qWait(10);
     }
@@ -84,7 +88,7 @@ class WindowDriver {
         return now.connected && now.activity == machine::Activity::none && now.state == machine::ControllerState::idle;
     }
 
-   private:
+ private:
     std::unique_ptr<app::MainWindow> window_;
 };
 

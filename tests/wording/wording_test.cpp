@@ -1,10 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/wording/wording.hpp>
+
+#include <catch2/catch.hpp>
+
 #include <QDirIterator>
 #include <QFile>
 #include <QRegularExpression>
-#include <catch2/catch.hpp>
-
-#include <chalkline/wording/wording.hpp>
 
 using namespace chalkline;
 
@@ -12,7 +13,8 @@ TEST_CASE("every code that is declared anywhere has a sentence") {
     const QRegularExpression declared("std::string_view \\w+ =\\s*\"([a-z]+\\.[a-z0-9-]+)\"");
     int count = 0;
     for (const char* folder : {"core", "platform", "tools", "app"}) {
-        QDirIterator files(QString(CHALKLINE_SOURCE) + "/" + folder, {"*.hpp", "*.cpp"}, QDir::Files, QDirIterator::Subdirectories);
+        QDirIterator files(QString(CHALKLINE_SOURCE) + "/" + folder, {"*.hpp", "*.cpp"}, QDir::Files,
+                           QDirIterator::Subdirectories);
         while (files.hasNext()) {
             QFile file(files.next());
             REQUIRE(file.open(QIODevice::ReadOnly));
@@ -29,7 +31,11 @@ TEST_CASE("every code that is declared anywhere has a sentence") {
 }
 
 TEST_CASE("a message says what, where and what to do, with its values") {
-    const auto message = wording::describe(Error{"job.larger-than-bed", {{"width", "900"}, {"height", "5"}, {"bed_width", "400"}, {"bed_height", "300"}}, "big.svg", 0});
+    const auto message =
+        wording::describe(Error{"job.larger-than-bed",
+                                {{"width", "900"}, {"height", "5"}, {"bed_width", "400"}, {"bed_height", "300"}},
+                                "big.svg",
+                                0});
     CHECK(message.what == "The art is 900 × 5 mm and the bed only 400 × 300 mm");
     CHECK(message.where == "big.svg");
     CHECK_FALSE(message.help.isEmpty());

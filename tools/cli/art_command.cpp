@@ -1,16 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <QBuffer>
-#include <QImage>
-#include <QPainter>
-#include <QPainterPath>
+#include "commands.hpp"
+#include "output.hpp"
 
 #include <chalkline/art/reader.hpp>
 #include <chalkline/base/file.hpp>
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/wording/wording.hpp>
 
-#include "commands.hpp"
-#include "output.hpp"
+#include <QBuffer>
+#include <QImage>
+#include <QPainter>
+#include <QPainterPath>
 
 namespace chalkline::cli {
 namespace {
@@ -18,7 +18,8 @@ namespace {
 Result<art::Artwork> read_art(const std::string& path) {
     auto bytes = read_file(path);
     if (!bytes) return tl::unexpected(bytes.error());
-    auto art = art::read(std::make_shared<const std::string>(std::move(*bytes)), path.substr(path.find_last_of('/') + 1));
+    auto art =
+        art::read(std::make_shared<const std::string>(std::move(*bytes)), path.substr(path.find_last_of('/') + 1));
     if (!art) art.error().file = path;
     return art;
 }
@@ -46,21 +47,28 @@ Json art_json(const std::string& path, const art::Artwork& art) {
                             {"text", wording::describe(notice).toStdString()},
                             {"count", notice.count},
                             {"where", notice.line > 0 ? Json("line " + std::to_string(notice.line)) : Json(nullptr)}});
-    return {{"path", path},       {"format", art.format}, {"page_mm", {number(art.page.x), number(art.page.y)}}, {"bbox_mm", to_json(box)},
-            {"inks", inks},       {"pictures", Json::array()}, {"warnings", warnings}};
+    return {{"path", path},
+            {"format", art.format},
+            {"page_mm", {number(art.page.x), number(art.page.y)}},
+            {"bbox_mm", to_json(box)},
+            {"inks", inks},
+            {"pictures", Json::array()},
+            {"warnings", warnings}};
 }
 
 void print_summary(const std::string& path, const art::Artwork& art) {
     print_text(path + ": " + format_number(art.page.x, 2) + " × " + format_number(art.page.y, 2) + " mm");
     for (const auto& ink : art::measured_inks(art)) {
         const bool fill = ink.ink.kind == InkKind::fill;
-        print_text("  " + to_text(ink.ink.rgb) + "  " + wording::count_of(ink.ink.kind, ink.shapes).toStdString() + ", " +
-                   (fill ? format_number(ink.area, 1) + " mm²" : format_number(ink.length, 1) + " mm"));
+        print_text("  " + to_text(ink.ink.rgb) + "  " + wording::count_of(ink.ink.kind, ink.shapes).toStdString() +
+                   ", " + (fill ? format_number(ink.area, 1) + " mm²" : format_number(ink.length, 1) + " mm"));
     }
     for (const Notice& notice : art.notices) {
         std::string line = translated("  note: ") + wording::describe(notice).toStdString();
-        if (notice.count > 1) line += " (" + std::to_string(notice.count) + " places, first line " + std::to_string(notice.line) + ")";
-        else if (notice.line > 0) line += " (line " + std::to_string(notice.line) + ")";
+        if (notice.count > 1)
+            line += " (" + std::to_string(notice.count) + " places, first line " + std::to_string(notice.line) + ")";
+        else if (notice.line > 0)
+            line += " (line " + std::to_string(notice.line) + ")";
         print_text(line);
     }
 }

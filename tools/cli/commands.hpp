@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "inputs.hpp"
+
 #include <string>
 #include <vector>
-
-#include "inputs.hpp"
 
 // One function a command: it prints its result and returns the exit code.
 namespace chalkline::cli {

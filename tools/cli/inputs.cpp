@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "inputs.hpp"
 
-#include <algorithm>
+#include "output.hpp"
 
 #include <chalkline/art/reader.hpp>
 #include <chalkline/base/file.hpp>
@@ -9,7 +9,7 @@
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
 
-#include "output.hpp"
+#include <algorithm>
 
 namespace chalkline::cli {
 namespace {
@@ -81,7 +81,8 @@ Result<StepRequest> parse_step(const std::string& text) {
     for (std::size_t i = 1; i < parts.size(); ++i) {
         const auto split_at = parts[i].find('=');
         if (split_at == std::string::npos) return fail(error::bad_step, {{"text", text}});
-        if (auto set = apply_key(request.settings, parts[i].substr(0, split_at), parts[i].substr(split_at + 1), text); !set)
+        if (auto set = apply_key(request.settings, parts[i].substr(0, split_at), parts[i].substr(split_at + 1), text);
+            !set)
             return tl::unexpected(set.error());
     }
     return request;

@@ -1,14 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/job/job.hpp>
+#include <chalkline/machine/profile.hpp>
+#include <chalkline/planning/plan.hpp>
+
 #include <memory>
 #include <optional>
 #include <string>
 #include <variant>
 #include <vector>
-
-#include <chalkline/job/job.hpp>
-#include <chalkline/machine/profile.hpp>
-#include <chalkline/planning/plan.hpp>
 
 namespace chalkline::cli {
 

@@ -1,8 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <chrono>
-#include <condition_variable>
-#include <csignal>
-#include <mutex>
+#include "commands.hpp"
+#include "output.hpp"
 
 #include <chalkline/link/session_runner.hpp>
 #include <chalkline/planning/checks.hpp>
@@ -11,8 +9,10 @@
 #include <chalkline/ports/ports.hpp>
 #include <chalkline/wording/wording.hpp>
 
-#include "commands.hpp"
-#include "output.hpp"
+#include <chrono>
+#include <condition_variable>
+#include <csignal>
+#include <mutex>
 
 namespace chalkline::cli {
 namespace {
@@ -24,7 +24,7 @@ volatile std::sig_atomic_t interrupted = 0;
 
 /// Brings the session's events from its thread to the command's.
 class Mailbox {
-   public:
+ public:
     void put(std::vector<machine::Event> events) {
         const std::lock_guard lock(mutex_);
         // The wire log is not shown here, and it would only fill memory on long burns.
@@ -38,7 +38,7 @@ class Mailbox {
         return std::exchange(events_, {});
     }
 
-   private:
+ private:
     std::mutex mutex_;
     std::condition_variable arrived_;
     std::vector<machine::Event> events_;
@@ -46,8 +46,8 @@ class Mailbox {
 
 /// One program to be run, kept alive while the session pulls lines from it.
 struct Work {
-    std::shared_ptr<const std::string> text;        ///< a program file …
-    std::shared_ptr<const planning::Plan> plan;      ///< … or a planned job
+    std::shared_ptr<const std::string> text;          ///< a program file …
+    std::shared_ptr<const planning::Plan> plan;       ///< … or a planned job
     std::shared_ptr<const machine::Program> program;  ///< a frame
     const machine::Program* operations() const { return plan ? &plan->program : program.get(); }
     std::int64_t lines = 0;
@@ -56,15 +56,16 @@ struct Work {
 
 /// Lines of a program that stays alive as long as they are wanted.
 class OwnedLines : public machine::LineSource {
-   public:
-    OwnedLines(Work work, const machine::MachineProfile& profile)
-        : work_(std::move(work)), profile_(profile) {
-        if (work_.text) source_ = std::make_unique<machine::TextLines>(work_.text);
-        else source_ = std::make_unique<machine::Encoder>(*work_.operations(), profile_);
+ public:
+    OwnedLines(Work work, const machine::MachineProfile& profile) : work_(std::move(work)), profile_(profile) {
+        if (work_.text)
+            source_ = std::make_unique<machine::TextLines>(work_.text);
+        else
+            source_ = std::make_unique<machine::Encoder>(*work_.operations(), profile_);
     }
     bool next(machine::ProgramLine& line) override { return source_->next(line); }
 
-   private:
+ private:
     Work work_;
     machine::MachineProfile profile_;
     std::unique_ptr<machine::LineSource> source_;
@@ -78,7 +79,8 @@ Result<void> check(Work& work, const planning::ProgramLimits& limits) {
         return fail(error::program_unsafe, {{"reason", message.what.toStdString()}}, message.where.toStdString());
     }
     OwnedLines again(work, limits.machine);
-    for (machine::ProgramLine line; again.next(line);) ++work.lines;
+    for (machine::ProgramLine line; again.next(line);)
+        ++work.lines;
     return {};
 }
 
@@ -90,7 +92,8 @@ Result<Work> work_for_burn(const MachineCommand& command, const machine::Machine
     if (const job::Job* job = input->job()) {
         for (const auto& found : planning::check_job(*job, machine))
             if (found.severity == planning::Severity::blocking)
-                return fail(error::program_unsafe, {{"reason", wording::describe(found).what.toStdString()}}, command.file);
+                return fail(error::program_unsafe, {{"reason", wording::describe(found).what.toStdString()}},
+                            command.file);
         auto plan = planning::plan(*job, machine, *plan_options(command.job));
         if (!plan) return tl::unexpected(plan.error());
         work.plan = std::make_shared<const planning::Plan>(std::move(*plan));
@@ -130,7 +133,8 @@ geometry::Box moved_box(const std::shared_ptr<const std::string>& text) {
 Result<Work> work_for_frame(const MachineCommand& command, const machine::MachineProfile& machine) {
     auto input = load_input(command.file, command.job, machine);
     if (!input) return tl::unexpected(input.error());
-    const geometry::Box box = input->job() ? planning::burned_bounds(*input->job()) : moved_box(std::get<1>(input->content));
+    const geometry::Box box =
+        input->job() ? planning::burned_bounds(*input->job()) : moved_box(std::get<1>(input->content));
     auto frame = planning::frame(box, machine);
     if (!frame) return tl::unexpected(frame.error());
     Work work;
@@ -141,7 +145,7 @@ Result<Work> work_for_frame(const MachineCommand& command, const machine::Machin
 
 /// Leads one conversation: connect, find home when locked, run the work, report.
 class Conversation {
-   public:
+ public:
     Conversation(const MachineCommand& command, machine::MachineProfile machine, Work work, machine::Activity activity)
         : command_(command), machine_(std::move(machine)), work_(std::move(work)), activity_(activity) {}
 
@@ -150,13 +154,18 @@ class Conversation {
         if (!address) return report(address.error(), command_.json);
         std::signal(SIGINT, [](int) { interrupted = 1; });
         std::signal(SIGTERM, [](int) { interrupted = 1; });
-        link::SessionRunner runner(*address, machine_, [this](std::vector<machine::Event> e) { mailbox_.put(std::move(e)); });
+        link::SessionRunner runner(*address, machine_,
+                                   [this](std::vector<machine::Event> e) { mailbox_.put(std::move(e)); });
         runner_ = &runner;
         while (!result_) {
-            for (const auto& happened : mailbox_.take(200ms)) std::visit([this](const auto& e) { on(e); }, happened);
+            for (const auto& happened : mailbox_.take(200ms))
+                std::visit([this](const auto& e) { on(e); }, happened);
             if (interrupted != 0 && !stop_sent_) {
                 stop_sent_ = true;
-                runner.request([](machine::Session& session) -> Result<void> { session.stop(); return {}; });
+                runner.request([](machine::Session& session) -> Result<void> {
+                    session.stop();
+                    return {};
+                });
             }
             if (stop_sent_ && now_.activity == machine::Activity::connecting && !result_) result_ = stopped;
             show_progress();
@@ -166,7 +175,7 @@ class Conversation {
 
     const machine::Snapshot& snapshot() const { return now_; }
 
-   private:
+ private:
     void on(const event::Wire&) {}
     void on(const event::Changed& e) { now_ = e.now; }
     void on(const event::Ready&) {
@@ -184,12 +193,15 @@ class Conversation {
         if (e.activity == machine::Activity::homing) return begin();
         if (e.activity != activity_) return;
         now_.lines_done = work_.lines;
-        if (command_.json) print_line(progress(true));
-        else print_text(translated("done"));
+        if (command_.json)
+            print_line(progress(true));
+        else
+            print_text(translated("done"));
         result_ = done;
     }
     void on(const event::Stopped& e) {
-        say(e.beam_off ? translated("stopped, beam off") : translated("stopped; look at the machine: the beam's state is unknown"));
+        say(e.beam_off ? translated("stopped, beam off")
+                       : translated("stopped; look at the machine: the beam's state is unknown"));
         Error error{std::string(error::stopped), {}, {}, 0};
         result_ = report(error, command_.json);
     }
@@ -205,12 +217,14 @@ class Conversation {
         started_ = std::chrono::steady_clock::now();
         runner_->request([this, work = work_](machine::Session& session) {
             auto lines = std::make_unique<OwnedLines>(work, machine_);
-            return activity_ == machine::Activity::framing ? session.frame(std::move(lines)) : session.burn(std::move(lines));
+            return activity_ == machine::Activity::framing ? session.frame(std::move(lines))
+                                                           : session.burn(std::move(lines));
         });
     }
 
     Json progress(bool finished) const {
-        const double share = work_.lines > 0 ? static_cast<double>(now_.lines_done) / static_cast<double>(work_.lines) : 0;
+        const double share =
+            work_.lines > 0 ? static_cast<double>(now_.lines_done) / static_cast<double>(work_.lines) : 0;
         const double elapsed = std::chrono::duration<double>(std::chrono::steady_clock::now() - started_).count();
         Json json{{"state", wording::state(now_).toStdString()},
                   {"lines_done", now_.lines_done},
@@ -234,8 +248,10 @@ class Conversation {
         const auto now = std::chrono::steady_clock::now();
         if (!started() || result_ || now - last_shown_ < 1s) return;
         last_shown_ = now;
-        if (command_.json) print_line(progress(false));
-        else say(std::to_string(now_.lines_done) + " / " + std::to_string(work_.lines) + " " + translated("lines"));
+        if (command_.json)
+            print_line(progress(false));
+        else
+            say(std::to_string(now_.lines_done) + " / " + std::to_string(work_.lines) + " " + translated("lines"));
     }
 
     bool started() const { return started_ != std::chrono::steady_clock::time_point{}; }
@@ -258,12 +274,15 @@ int run_ports(bool json) {
     const auto ports = ports::list();
     if (json) {
         Json list = Json::array();
-        for (const auto& port : ports) list.push_back({{"path", port.path}, {"maker", port.maker}, {"product", port.product}});
+        for (const auto& port : ports)
+            list.push_back({{"path", port.path}, {"maker", port.maker}, {"product", port.product}});
         print({{"ports", list}});
         return done;
     }
-    if (ports.empty()) print_text(translated("no serial port found; plug the machine in, or type a port or tcp:HOST:PORT"));
-    for (const auto& port : ports) print_text(port.path + "  " + port.maker + " " + port.product);
+    if (ports.empty())
+        print_text(translated("no serial port found; plug the machine in, or type a port or tcp:HOST:PORT"));
+    for (const auto& port : ports)
+        print_text(port.path + "  " + port.maker + " " + port.product);
     return done;
 }
 
@@ -280,7 +299,8 @@ int run_probe(const MachineCommand& command) {
                {"state", std::string(machine::to_text(now.state))},
                {"position_mm", now.position ? Json{now.position->x, now.position->y} : Json(nullptr)}});
     else
-        print_text(command.port + ": " + translated("controller") + " " + now.version + ", " + wording::state(now).toStdString());
+        print_text(command.port + ": " + translated("controller") + " " + now.version + ", " +
+                   wording::state(now).toStdString());
     return done;
 }
 

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <CLI/CLI.hpp>
-
 #include "commands.hpp"
 #include "output.hpp"
+
+#include <CLI/CLI.hpp>
 
 namespace {
 
@@ -11,22 +11,27 @@ using namespace chalkline::cli;
 
 void add_job_options(CLI::App* command, JobOptions& options) {
     command->add_option("--machine", options.machine, "machine profile (JSON); the sample bench laser otherwise");
-    command->add_option("--step", options.steps,
-                        "how an ink burns: '#rrggbb:line=cut,power=100,speed=240,passes=2,air=on,pitch=0.1'; '*' for every ink");
+    command->add_option(
+        "--step", options.steps,
+        "how an ink burns: '#rrggbb:line=cut,power=100,speed=240,passes=2,air=on,pitch=0.1'; '*' for every ink");
     command->add_option("--place", options.place, "lower left corner of the art on the bed, X,Y in mm");
     command->add_option("--order", options.order, "path order")
         ->check(CLI::IsMember({"as-drawn", "shortest"}))
         ->capture_default_str();
 }
 
-int later(const std::string& what, bool json) { return report({std::string(cli::error::not_built_yet), {{"what", what}}, {}, 0}, json); }
+int later(const std::string& what, bool json) {
+    return report({std::string(cli::error::not_built_yet), {{"what", what}}, {}, 0}, json);
+}
 
 }  // namespace
 
 int main(int argc, char** argv) {
-    CLI::App app{"Chalkline on the command line: art to program to burned piece.\n"
-                 "Exit codes: 0 done, 1 done but a blocking check failed, 2 wrong use, 3 input unreadable, 4 machine or port trouble, 5 stopped.",
-                 "chalkline-cli"};
+    CLI::App app{
+        "Chalkline on the command line: art to program to burned piece.\n"
+        "Exit codes: 0 done, 1 done but a blocking check failed, 2 wrong use, 3 input unreadable, 4 machine or port "
+        "trouble, 5 stopped.",
+        "chalkline-cli"};
     app.require_subcommand(1);
     int result = 0;
     bool json = false;
@@ -37,26 +42,29 @@ int main(int argc, char** argv) {
     art_command->add_option("files", art.files, "drawings (SVG)")->required();
     art_command->add_flag("--json", art.json, "print JSON");
     art_command->add_option("--png", art.png, "draw what was read, page size × dpi");
-    art_command->add_option("--dpi", art.dpi, "pixels an inch of --png")->check(CLI::Range(1.0, 2400.0))->capture_default_str();
+    art_command->add_option("--dpi", art.dpi, "pixels an inch of --png")
+        ->check(CLI::Range(1.0, 2400.0))
+        ->capture_default_str();
     art_command->add_flag("--outline", art.outline, "draw every path as a thin black line");
     art_command->add_option("--ink", art.ink, "draw one ink alone: '#rrggbb:fill'");
-    art_command->add_option("--stroke-area", stroke_area, "strokes at least this wide (mm) become areas (not built yet; only 'never')");
+    art_command->add_option("--stroke-area", stroke_area,
+                            "strokes at least this wide (mm) become areas (not built yet; only 'never')");
     art_command->callback([&] {
         result = stroke_area.empty() || stroke_area == "never" ? run_art(art) : later("--stroke-area", art.json);
     });
 
     PlanCommand plan;
     long seed = 0;
-    auto* plan_command = app.add_subcommand("plan", "the program of a job or drawing, and a report: times, lengths, checks");
+    auto* plan_command =
+        app.add_subcommand("plan", "the program of a job or drawing, and a report: times, lengths, checks");
     plan_command->add_option("file", plan.file, "job (.chalk) or drawing")->required();
     add_job_options(plan_command, plan.job);
     plan_command->add_option("--recipe", "recipes for the steps (not built yet)")->each([](const std::string&) {});
     plan_command->add_option("--seed", seed, "accepted for scripts; planning uses no chance");
     plan_command->add_option("-o,--output", plan.output, "write the program (G-code) here");
     plan_command->add_flag("--json", plan.json, "print JSON");
-    plan_command->callback([&] {
-        result = plan_command->count("--recipe") > 0 ? later("--recipe", plan.json) : run_plan(plan);
-    });
+    plan_command->callback(
+        [&] { result = plan_command->count("--recipe") > 0 ? later("--recipe", plan.json) : run_plan(plan); });
 
     PlanCommand check;
     auto* check_command = app.add_subcommand("check", "the checks alone; exit 1 when a blocking one fails");
@@ -77,7 +85,8 @@ int main(int argc, char** argv) {
     probe_command->callback([&] { result = run_probe(probe); });
 
     MachineCommand frame, burn;
-    const auto add_machine_command = [&](const char* name, const char* text, MachineCommand& command, int (*run)(const MachineCommand&)) {
+    const auto add_machine_command = [&](const char* name, const char* text, MachineCommand& command,
+                                         int (*run)(const MachineCommand&)) {
         auto* sub = app.add_subcommand(name, text);
         sub->add_option("file", command.file, "job, drawing or program")->required();
         sub->add_option("--port", command.port, "serial port, pseudo-terminal or tcp:HOST:PORT")->required();

@@ -1,22 +1,27 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "output.hpp"
 
+#include <chalkline/wording/wording.hpp>
+
 #include <QCoreApplication>
 #include <cmath>
 #include <iostream>
 
-#include <chalkline/wording/wording.hpp>
-
 namespace chalkline::cli {
 namespace {
 
-std::string text(const QString& string) { return string.toStdString(); }
+std::string text(const QString& string) {
+    return string.toStdString();
+}
 
 const char* to_text(planning::Severity severity) {
     switch (severity) {
-        case planning::Severity::blocking: return "blocking";
-        case planning::Severity::warning: return "warning";
-        case planning::Severity::info: return "info";
+        case planning::Severity::blocking:
+            return "blocking";
+        case planning::Severity::warning:
+            return "warning";
+        case planning::Severity::info:
+            return "info";
     }
     return "";
 }
@@ -29,7 +34,8 @@ int exit_code_of(const Error& error) {
     if (error.code == error::program_unsafe) return check_failed;
     if (error.code == error::no_home) return machine_trouble;
     if (library == "cli" || library == "steps") return wrong_use;
-    if (library == "link" || library == "machine") return error.code == machine::error::bad_profile ? unreadable : machine_trouble;
+    if (library == "link" || library == "machine")
+        return error.code == machine::error::bad_profile ? unreadable : machine_trouble;
     if (library == "planning" || library == "program") return check_failed;
     return unreadable;
 }
@@ -42,18 +48,33 @@ int report(const Error& error, bool json) {
     say(line);
     if (json)
         print({{"error",
-                {{"code", error.code}, {"text", text(message.what)}, {"where", text(message.where)}, {"help", text(message.help)}}}});
+                {{"code", error.code},
+                 {"text", text(message.what)},
+                 {"where", text(message.where)},
+                 {"help", text(message.help)}}}});
     return exit_code_of(error);
 }
 
-std::string translated(const char* sentence) { return QCoreApplication::translate("cli", sentence).toStdString(); }
+std::string translated(const char* sentence) {
+    return QCoreApplication::translate("cli", sentence).toStdString();
+}
 
-void print(const Json& json) { std::cout << json.dump(2, ' ', false, Json::error_handler_t::replace) << "\n"; }
-void print_line(const Json& json) { std::cout << json.dump(-1, ' ', false, Json::error_handler_t::replace) << std::endl; }
-void print_text(const std::string& line) { std::cout << line << "\n"; }
-void say(const std::string& line) { std::cerr << line << std::endl; }
+void print(const Json& json) {
+    std::cout << json.dump(2, ' ', false, Json::error_handler_t::replace) << "\n";
+}
+void print_line(const Json& json) {
+    std::cout << json.dump(-1, ' ', false, Json::error_handler_t::replace) << std::endl;
+}
+void print_text(const std::string& line) {
+    std::cout << line << "\n";
+}
+void say(const std::string& line) {
+    std::cerr << line << std::endl;
+}
 
-Json number(double value) { return std::isfinite(value) ? Json(std::round(value * 1e6) / 1e6) : Json(nullptr); }
+Json number(double value) {
+    return std::isfinite(value) ? Json(std::round(value * 1e6) / 1e6) : Json(nullptr);
+}
 
 Json to_json(const geometry::Box& box) {
     if (box.empty()) return nullptr;

@@ -1,12 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <nlohmann/json.hpp>
-#include <string>
-
 #include <chalkline/base/result.hpp>
 #include <chalkline/geometry/point.hpp>
 #include <chalkline/planning/checks.hpp>
 #include <chalkline/planning/program_checker.hpp>
+
+#include <nlohmann/json.hpp>
+
+#include <string>
 
 namespace chalkline::cli {
 

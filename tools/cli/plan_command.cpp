@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <QCryptographicHash>
+#include "commands.hpp"
+#include "output.hpp"
 
 #include <chalkline/base/file.hpp>
 #include <chalkline/base/units_text.hpp>
@@ -8,8 +9,7 @@
 #include <chalkline/planning/program_checker.hpp>
 #include <chalkline/wording/wording.hpp>
 
-#include "commands.hpp"
-#include "output.hpp"
+#include <QCryptographicHash>
 
 namespace chalkline::cli {
 namespace {
@@ -27,21 +27,26 @@ bool blocks(const std::vector<planning::Check>& checks) {
 Json checks_json(const std::vector<planning::Check>& checks, const std::vector<planning::ProgramFault>& faults,
                  const job::Job& job) {
     Json list = Json::array();
-    for (const auto& check : checks) list.push_back(to_json(check, job));
-    for (const auto& fault : faults) list.push_back(to_json(fault));
+    for (const auto& check : checks)
+        list.push_back(to_json(check, job));
+    for (const auto& fault : faults)
+        list.push_back(to_json(fault));
     return list;
 }
 
 void print_checks(const Json& checks) {
     for (const Json& check : checks) {
         std::string line = check["severity"].get<std::string>() + ": " + check["text"].get<std::string>();
-        if (check.contains("line")) line += " (line " + std::to_string(check["line"].get<int>()) + ": " + check["line_text"].get<std::string>() + ")";
+        if (check.contains("line"))
+            line += " (line " + std::to_string(check["line"].get<int>()) + ": " +
+                    check["line_text"].get<std::string>() + ")";
         print_text(line + ". " + check["help"].get<std::string>());
     }
 }
 
 /// A program file stands for itself: the machine's limits alone.
-std::vector<planning::ProgramFault> check_text(std::shared_ptr<const std::string> text, const machine::MachineProfile& machine) {
+std::vector<planning::ProgramFault> check_text(std::shared_ptr<const std::string> text,
+                                               const machine::MachineProfile& machine) {
     machine::TextLines lines(std::move(text));
     return planning::check_program(lines, {machine, {}, {}});
 }
@@ -71,7 +76,8 @@ int run_plan(const PlanCommand& command) {
     if (!machine) return report(machine.error(), command.json);
     const auto input = load_input(command.file, command.job, *machine);
     if (!input) return report(input.error(), command.json);
-    if (!input->job()) return report({std::string(error::not_built_yet), {{"what", "plan PROGRAM"}}, command.file, 0}, command.json);
+    if (!input->job())
+        return report({std::string(error::not_built_yet), {{"what", "plan PROGRAM"}}, command.file, 0}, command.json);
     const job::Job& job = *input->job();
     const auto options = plan_options(command.job);
     const auto plan = planning::plan(job, *machine, *options);
@@ -88,7 +94,8 @@ int run_plan(const PlanCommand& command) {
         if (auto written = replace_file(command.output, text); !written) return report(written.error(), command.json);
 
     Json steps = Json::array();
-    for (const auto& step : plan->steps) steps.push_back(step_json(step, *job.step(step.step)));
+    for (const auto& step : plan->steps)
+        steps.push_back(step_json(step, *job.step(step.step)));
     const Json list = checks_json(checks, faults, job);
     if (command.json) {
         print({{"job", command.file},
@@ -109,9 +116,11 @@ int run_plan(const PlanCommand& command) {
         for (const auto& step : plan->steps) {
             const auto& s = job.step(step.step)->settings;
             print_text(wording::name(s.kind).toStdString() + "  " + format_power(s.power) + " at " +
-                       format_speed(s.speed, SpeedUnit::mm_per_min) + "  " + wording::duration(step.time).toStdString());
+                       format_speed(s.speed, SpeedUnit::mm_per_min) + "  " +
+                       wording::duration(step.time).toStdString());
         }
-        print_text(translated("total") + "  " + wording::duration(plan->total).toStdString() + ", " + std::to_string(text.size()) + " " + translated("bytes"));
+        print_text(translated("total") + "  " + wording::duration(plan->total).toStdString() + ", " +
+                   std::to_string(text.size()) + " " + translated("bytes"));
         print_checks(list);
     }
     return blocks(checks) || !faults.empty() ? check_failed : done;

@@ -50,9 +50,13 @@ HostLink::~HostLink() {
     if (listener_ >= 0) ::close(listener_);
 }
 
-bool HostLink::connected() const { return pty_ || socket_ >= 0; }
+bool HostLink::connected() const {
+    return pty_ || socket_ >= 0;
+}
 
-bool HostLink::take_new_connection() { return std::exchange(fresh_, false); }
+bool HostLink::take_new_connection() {
+    return std::exchange(fresh_, false);
+}
 
 std::string HostLink::receive(int milliseconds) {
     flush();

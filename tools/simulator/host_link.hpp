@@ -1,18 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/base/result.hpp>
+#include <chalkline/pty/pty.hpp>
+
 #include <memory>
 #include <optional>
 #include <string>
 #include <string_view>
 
-#include <chalkline/base/result.hpp>
-#include <chalkline/pty/pty.hpp>
-
 namespace chalkline::sim {
 
 /// The bytes' way to and from the host: a pty, or one TCP connection at a time on the loopback address.
 class HostLink {
-   public:
+ public:
     static Result<HostLink> on_pty(const std::string& link);
     static Result<HostLink> on_tcp(int port);
     ~HostLink();
@@ -27,7 +27,7 @@ class HostLink {
     /// A host has connected since the last call (TCP only).
     bool take_new_connection();
 
-   private:
+ private:
     HostLink() = default;
     void flush();
     std::optional<pty::Pty> pty_;

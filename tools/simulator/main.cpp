@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <iostream>
+#include "serve.hpp"
 
 #include <chalkline/base/file.hpp>
 
-#include "serve.hpp"
+#include <iostream>
 
 int main(int argc, char** argv) {
     using namespace chalkline;

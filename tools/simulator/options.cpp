@@ -1,13 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "options.hpp"
 
+#include <chalkline/base/file.hpp>
+
 #include <CLI/CLI.hpp>
+#include <nlohmann/json.hpp>
+
 #include <charconv>
 #include <iostream>
 #include <limits>
-#include <nlohmann/json.hpp>
-
-#include <chalkline/base/file.hpp>
 
 namespace chalkline::sim {
 namespace {
@@ -58,14 +59,18 @@ Parsed parse_options(int argc, char** argv) {
     CLI::App app{"The simulated machine: a controller, its axes, the beam and the piece on the bed.", "chalkline-sim"};
     std::string profile, speed = "1", stock, faults;
     auto* pty = app.add_option("--pty", options.pty, "serve on a pseudo-terminal reached by this link");
-    app.add_option("--tcp", options.tcp, "serve on this TCP port of the loopback address")->excludes(pty)->check(CLI::Range(1, 65535));
+    app.add_option("--tcp", options.tcp, "serve on this TCP port of the loopback address")
+        ->excludes(pty)
+        ->check(CLI::Range(1, 65535));
     app.add_option("--profile", profile, "machine profile (JSON)");
     app.add_option("--speed", speed, "virtual seconds a second, or max")->capture_default_str();
     app.add_option("--stock", stock, "the piece on the bed (JSON)");
     app.add_option("--faults", faults, "script of faults (not built yet)");
     app.add_option("--settings", options.settings, "file that keeps the controller's settings");
     app.add_option("--picture", options.picture, "PNG of the burned piece, written at the end");
-    app.add_option("--ppm", options.cells_per_mm, "cells and pixels a millimetre")->capture_default_str()->check(CLI::Range(1.0, 100.0));
+    app.add_option("--ppm", options.cells_per_mm, "cells and pixels a millimetre")
+        ->capture_default_str()
+        ->check(CLI::Range(1.0, 100.0));
     app.add_option("--dose", options.dose, "dose of every cell, binary, written at the end");
     app.add_option("--report", options.report, "JSON report, written at the end and on SIGUSR1");
     try {

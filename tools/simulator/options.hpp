@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <optional>
-#include <string>
-
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/simulator/material.hpp>
+
+#include <optional>
+#include <string>
 
 namespace chalkline::sim {
 

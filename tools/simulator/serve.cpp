@@ -1,6 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "serve.hpp"
 
+#include <chalkline/base/file.hpp>
+#include <chalkline/machine/encoder.hpp>
+#include <chalkline/pictures/png.hpp>
+
 #include <algorithm>
 #include <bit>
 #include <chrono>
@@ -9,10 +13,6 @@
 #include <cstring>
 #include <iostream>
 #include <utility>
-
-#include <chalkline/base/file.hpp>
-#include <chalkline/machine/encoder.hpp>
-#include <chalkline/pictures/png.hpp>
 
 namespace chalkline::sim {
 namespace {
@@ -48,7 +48,7 @@ std::string dose_bytes(const simulator::DoseMap& dose) {
 }
 
 class Server {
-   public:
+ public:
     Server(HostLink& link, simulator::Controller& controller, const Options& options)
         : link_(link), controller_(controller), options_(options) {}
 
@@ -79,7 +79,7 @@ class Server {
         }
     }
 
-   private:
+ private:
     /// Lets virtual time pass until something is answered; returns how much did.
     double play(double seconds) {
         double done = 0;
@@ -130,7 +130,8 @@ class Server {
 void install_signals() {
     struct sigaction action {};
     action.sa_handler = [](int) { end_asked = 1; };
-    for (const int number : {SIGINT, SIGTERM, SIGHUP}) ::sigaction(number, &action, nullptr);
+    for (const int number : {SIGINT, SIGTERM, SIGHUP})
+        ::sigaction(number, &action, nullptr);
     action.sa_handler = [](int) { report_asked = 1; };
     ::sigaction(SIGUSR1, &action, nullptr);
     std::signal(SIGPIPE, SIG_IGN);

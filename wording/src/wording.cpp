@@ -1,20 +1,25 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "sentences.hpp"
+
 #include <chalkline/wording/wording.hpp>
 
 #include <QCoreApplication>
 
-#include "sentences.hpp"
-
 namespace chalkline::wording {
 namespace {
 
-QString tr(const char* text) { return QCoreApplication::translate("wording", text); }
+QString tr(const char* text) {
+    return QCoreApplication::translate("wording", text);
+}
 
-QString text_of(const std::string& text) { return QString::fromStdString(text); }
+QString text_of(const std::string& text) {
+    return QString::fromStdString(text);
+}
 
 QString filled(const char* sentence, const Parameters& parameters) {
     QString text = *sentence ? tr(sentence) : QString();
-    for (const auto& [name, value] : parameters) text.replace("{" + text_of(name) + "}", text_of(value));
+    for (const auto& [name, value] : parameters)
+        text.replace("{" + text_of(name) + "}", text_of(value));
     return text;
 }
 
@@ -22,32 +27,49 @@ QString filled(const char* sentence, const Parameters& parameters) {
 QString refusal(int number) {
     switch (number) {
         case 1:
-        case 2: return tr("it could not read the line");
-        case 3: return tr("it does not know this command");
-        case 5: return tr("finding home is switched off in its settings");
-        case 8: return tr("it is not idle");
-        case 9: return tr("it is locked");
-        case 11: return tr("the line is too long");
-        case 15: return tr("the move would leave its work area");
-        case 20: return tr("it does not support a word in the line");
-        case 22: return tr("no speed was set");
-        case 33: return tr("the target of the move makes no sense");
-        default: return tr("its reason is number %1").arg(number);
+        case 2:
+            return tr("it could not read the line");
+        case 3:
+            return tr("it does not know this command");
+        case 5:
+            return tr("finding home is switched off in its settings");
+        case 8:
+            return tr("it is not idle");
+        case 9:
+            return tr("it is locked");
+        case 11:
+            return tr("the line is too long");
+        case 15:
+            return tr("the move would leave its work area");
+        case 20:
+            return tr("it does not support a word in the line");
+        case 22:
+            return tr("no speed was set");
+        case 33:
+            return tr("the target of the move makes no sense");
+        default:
+            return tr("its reason is number %1").arg(number);
     }
 }
 
 QString alarm(int number) {
     switch (number) {
-        case 1: return tr("a limit switch was hit");
-        case 2: return tr("a move would have left the work area");
-        case 3: return tr("it was reset while moving");
+        case 1:
+            return tr("a limit switch was hit");
+        case 2:
+            return tr("a move would have left the work area");
+        case 3:
+            return tr("it was reset while moving");
         case 4:
-        case 5: return tr("the probe did not find anything");
+        case 5:
+            return tr("the probe did not find anything");
         case 6:
         case 7:
         case 8:
-        case 9: return tr("home was not found");
-        default: return tr("its reason is number %1").arg(number);
+        case 9:
+            return tr("home was not found");
+        default:
+            return tr("its reason is number %1").arg(number);
     }
 }
 
@@ -56,7 +78,8 @@ Parameters with_reason(const Error& error) {
     for (const auto& [name, value] : error.parameters) {
         if (name != "number") continue;
         const int number = std::atoi(value.c_str());
-        parameters.emplace_back("reason", (error.code == machine::error::alarm ? alarm(number) : refusal(number)).toStdString());
+        parameters.emplace_back("reason",
+                                (error.code == machine::error::alarm ? alarm(number) : refusal(number)).toStdString());
     }
     return parameters;
 }
@@ -86,9 +109,13 @@ Message describe(const Error& error) {
     return message;
 }
 
-QString describe(const Notice& notice) { return from_sentence(notice.code, notice.parameters).what; }
+QString describe(const Notice& notice) {
+    return from_sentence(notice.code, notice.parameters).what;
+}
 
-Message describe(const planning::Check& check) { return from_sentence(check.code, check.parameters); }
+Message describe(const planning::Check& check) {
+    return from_sentence(check.code, check.parameters);
+}
 
 Message describe(const planning::ProgramFault& fault) {
     Message message = from_sentence(fault.code, {});
@@ -98,9 +125,12 @@ Message describe(const planning::ProgramFault& fault) {
 
 QString name(steps::StepKind kind) {
     switch (kind) {
-        case steps::StepKind::engrave: return tr("Engrave");
-        case steps::StepKind::score: return tr("Score");
-        case steps::StepKind::cut: return tr("Cut");
+        case steps::StepKind::engrave:
+            return tr("Engrave");
+        case steps::StepKind::score:
+            return tr("Score");
+        case steps::StepKind::cut:
+            return tr("Cut");
     }
     return {};
 }
@@ -120,19 +150,30 @@ QString state(const machine::Snapshot& s) {
     if (s.state == ControllerState::hold) return s.sub == 0 ? tr("Held") : tr("Holding");
     if (s.state == ControllerState::door) return tr("Door open");
     switch (s.activity) {
-        case Activity::homing: return tr("Finding home");
-        case Activity::jogging: return tr("Moving");
-        case Activity::framing: return tr("Framing");
-        case Activity::burning: return tr("Burning");
-        default: break;
+        case Activity::homing:
+            return tr("Finding home");
+        case Activity::jogging:
+            return tr("Moving");
+        case Activity::framing:
+            return tr("Framing");
+        case Activity::burning:
+            return tr("Burning");
+        default:
+            break;
     }
     switch (s.state) {
-        case ControllerState::idle: return tr("Idle");
-        case ControllerState::run: return tr("Running");
-        case ControllerState::jog: return tr("Moving");
-        case ControllerState::check: return tr("Checking");
-        case ControllerState::sleep: return tr("Asleep");
-        default: return tr("Waiting");
+        case ControllerState::idle:
+            return tr("Idle");
+        case ControllerState::run:
+            return tr("Running");
+        case ControllerState::jog:
+            return tr("Moving");
+        case ControllerState::check:
+            return tr("Checking");
+        case ControllerState::sleep:
+            return tr("Asleep");
+        default:
+            return tr("Waiting");
     }
 }
 
@@ -142,6 +183,8 @@ QString duration(Duration time) {
     return tr("%1 min %2 s").arg(seconds / 60).arg(seconds % 60, 2, 10, QChar('0'));
 }
 
-bool knows(const std::string& code) { return find_sentence(code) != nullptr; }
+bool knows(const std::string& code) {
+    return find_sentence(code) != nullptr;
+}
 
 }  // namespace chalkline::wording

@@ -33,19 +33,22 @@ std::vector<InkSummary> measured_inks(const Artwork& artwork) {
         auto lines = shape.path.flatten();
         summary.box.add(geometry::bounds(lines));
         summary.length += geometry::length(lines);
-        for (const auto& line : lines) summary.closed += line.closed;
+        for (const auto& line : lines)
+            summary.closed += line.closed;
         if (shape.ink.kind == InkKind::fill) {
             regions.resize(std::max(regions.size(), index + 1));
             regions[index].push_back({std::move(lines), shape.rule});
         }
     });
-    for (std::size_t i = 0; i < regions.size(); ++i) result[i].area = geometry::covered_area(regions[i]);
+    for (std::size_t i = 0; i < regions.size(); ++i)
+        result[i].area = geometry::covered_area(regions[i]);
     return result;
 }
 
 geometry::Box bounds(const Artwork& artwork) {
     geometry::Box box;
-    for (const Shape& shape : artwork.shapes) box.add(geometry::bounds(shape.path.flatten()));
+    for (const Shape& shape : artwork.shapes)
+        box.add(geometry::bounds(shape.path.flatten()));
     return box;
 }
 

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "svg_text.hpp"
+
 #include <cmath>
 #include <numbers>
-
-#include "svg_text.hpp"
 
 namespace chalkline::art::svg {
 namespace {
@@ -47,7 +47,7 @@ void add_arc(Path& path, const ArcParameters& arc) {
 }
 
 class PathReader {
-   public:
+ public:
     explicit PathReader(std::string_view text) : scan_(text) {}
 
     PathData read() {
@@ -58,7 +58,7 @@ class PathReader {
         return {std::move(path_), true};
     }
 
-   private:
+ private:
     /// One command letter with all its argument groups.
     bool read_command(char letter) {
         relative_ = letter >= 'a' && letter <= 'z';
@@ -125,8 +125,10 @@ class PathReader {
                 const auto to = point(at);
                 return to && quadratic(at, c, *to);
             }
-            case 'A': return arc(at);
-            default: return false;
+            case 'A':
+                return arc(at);
+            default:
+                return false;
         }
     }
 
@@ -177,6 +179,8 @@ class PathReader {
 
 }  // namespace
 
-PathData parse_path(std::string_view text) { return PathReader(text).read(); }
+PathData parse_path(std::string_view text) {
+    return PathReader(text).read();
+}
 
 }  // namespace chalkline::art::svg

@@ -1,16 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "svg_sheet.hpp"
+#include "svg_style.hpp"
+#include "svg_text.hpp"
+
+#include <chalkline/art/reader.hpp>
+
 #include <algorithm>
 #include <array>
 #include <map>
 #include <numbers>
 #include <set>
 #include <unordered_map>
-
-#include <chalkline/art/reader.hpp>
-
-#include "svg_sheet.hpp"
-#include "svg_style.hpp"
-#include "svg_text.hpp"
 
 namespace chalkline::art {
 namespace {
@@ -28,14 +28,18 @@ constexpr int deepest_nesting = 200;
 constexpr int most_elements = 5'000'000;  // visited, `use` counted each time: stops reference bombs
 
 /// Elements that draw nothing by themselves.
-constexpr std::array silent{"defs", "title", "desc", "metadata", "symbol", "clipPath", "mask", "marker", "pattern",
-                            "linearGradient", "radialGradient", "filter", "style", "script", "view", "cursor", "font",
-                            "animate", "animateTransform", "animateMotion", "set", "solidcolor"};
-bool is_silent(std::string_view name) { return std::find(silent.begin(), silent.end(), name) != silent.end(); }
+constexpr std::array silent{
+    "defs",      "title",   "desc",           "metadata",       "symbol",           "clipPath",      "mask",
+    "marker",    "pattern", "linearGradient", "radialGradient", "filter",           "style",         "script",
+    "view",      "cursor",  "font",           "animate",        "animateTransform", "animateMotion", "set",
+    "solidcolor"};
+bool is_silent(std::string_view name) {
+    return std::find(silent.begin(), silent.end(), name) != silent.end();
+}
 
 /// Line numbers of byte offsets.
 class Lines {
-   public:
+ public:
     explicit Lines(std::string_view text) {
         for (std::size_t i = 0; i < text.size(); ++i)
             if (text[i] == '\n') ends_.push_back(i);
@@ -46,7 +50,7 @@ class Lines {
         return static_cast<int>(found - ends_.begin()) + 1;
     }
 
-   private:
+ private:
     std::vector<std::size_t> ends_;
 };
 
@@ -88,7 +92,7 @@ std::optional<std::vector<double>> view_box(const pugi::xml_node& element) {
 }
 
 class SvgReader {
-   public:
+ public:
     SvgReader(std::string_view text, const Watch& watch) : lines_(text), watch_(watch), size_(text.size()) {}
 
     Result<Artwork> read(const pugi::xml_node& root) {
@@ -105,13 +109,12 @@ class SvgReader {
         style_of(root, style);
         if (style.displayed) read_children(root, style, place);
         if (cancelled_) return fail(chalkline::error::cancelled);
-        if (points_ > most_points)
-            return fail(error::too_many_points, {{"limit", std::to_string(most_points)}});
+        if (points_ > most_points) return fail(error::too_many_points, {{"limit", std::to_string(most_points)}});
         finish_page(page);
         return std::move(art_);
     }
 
-   private:
+ private:
     void note(std::string_view code, const pugi::xml_node& where, Parameters parameters = {}) {
         const std::string key = std::string(code) + (parameters.empty() ? "" : ":" + parameters[0].second);
         const auto [found, fresh] = notice_index_.try_emplace(key, art_.notices.size());
@@ -130,7 +133,8 @@ class SvgReader {
                 if (const auto id = node.attribute("id")) reader->ids_.try_emplace(id.value(), node);
                 if (svg::local_name(node) == "style") {
                     std::string css;
-                    for (const auto& part : node.children()) css += part.value();
+                    for (const auto& part : node.children())
+                        css += part.value();
                     const int left_out = reader->sheet_.add(css);
                     for (int i = 0; i < left_out; ++i)
                         reader->note(notice::unsupported, node, {{"feature", "style-rule"}});
@@ -174,7 +178,8 @@ class SvgReader {
         double left = 0, bottom = page.height;
         if (!sized_) {
             Box box;
-            for (const Shape& shape : art_.shapes) box.add(geometry::bounds(shape.path.flatten({}, 0.1)));
+            for (const Shape& shape : art_.shapes)
+                box.add(geometry::bounds(shape.path.flatten({}, 0.1)));
             if (!box.empty()) {
                 left = box.left;
                 bottom = box.top;
@@ -192,7 +197,8 @@ class SvgReader {
     void set(Style& style, const pugi::xml_node& element, std::string_view property, std::string_view value) {
         switch (svg::apply(style, property, value)) {
             case svg::Applied::yes:
-            case svg::Applied::not_painting: break;
+            case svg::Applied::not_painting:
+                break;
             case svg::Applied::bad_value:
                 note(notice::bad_value, element, {{"property", std::string(property)}});
                 break;
@@ -228,7 +234,8 @@ class SvgReader {
         if (++visited_ > most_elements || ++place.depth > deepest_nesting) return note(notice::too_deep, element);
         if (visited_ % 1024 == 0) {
             cancelled_ = watch_.cancelled();
-            if (element.offset_debug() > 0) watch_.at(static_cast<double>(element.offset_debug()) / static_cast<double>(size_));
+            if (element.offset_debug() > 0)
+                watch_.at(static_cast<double>(element.offset_debug()) / static_cast<double>(size_));
         }
         const std::string_view full = element.name();
         const std::string_view name = svg::local_name(element);
@@ -284,8 +291,8 @@ class SvgReader {
         const double width = side("width", Axis::x, place.viewport.width);
         const double height = side("height", Axis::y, place.viewport.height);
         if (!user) {
-            place.map = place.map * Transform::move(measure(element, "x", place, Axis::x),
-                                                    measure(element, "y", place, Axis::y));
+            place.map = place.map *
+                        Transform::move(measure(element, "x", place, Axis::x), measure(element, "y", place, Axis::y));
         }
         place.viewport = {width, height};
         if (const auto box = view_box(element)) {
@@ -306,8 +313,8 @@ class SvgReader {
         if (std::find(using_.begin(), using_.end(), target->second) != using_.end())
             return note(notice::missing_reference, element);
         using_.push_back(target->second);
-        place.map = place.map * Transform::move(measure(element, "x", place, Axis::x),
-                                                measure(element, "y", place, Axis::y));
+        place.map =
+            place.map * Transform::move(measure(element, "x", place, Axis::x), measure(element, "y", place, Axis::y));
         if (svg::local_name(target->second) != "symbol") {
             read_element(target->second, style, place);
         } else {
@@ -380,7 +387,7 @@ class SvgReader {
     }
 
     void read_shape(const pugi::xml_node& element, std::string_view name, const Style& style, const Place& place) {
-        static const std::set<std::string_view> drawable{"path",    "rect", "circle",  "ellipse",
+        static const std::set<std::string_view> drawable{"path", "rect",     "circle", "ellipse",
                                                          "line", "polyline", "polygon"};
         if (!drawable.contains(name)) return note(notice::unsupported, element, {{"feature", std::string(name)}});
         if (!style.visible) return;
@@ -389,7 +396,8 @@ class SvgReader {
         path.transform(place.map);
         Box reach;
         if (path.finite())
-            for (const auto& line : path.flatten({}, 1e3)) reach.add(geometry::bounds(line));
+            for (const auto& line : path.flatten({}, 1e3))
+                reach.add(geometry::bounds(line));
         const double limit = farthest_place / mm_per_px;
         if (!path.finite() || !Box{-limit, -limit, limit, limit}.contains(reach))
             return note(notice::absurd_place, element);
@@ -398,7 +406,8 @@ class SvgReader {
         const auto fill = name == "line" ? std::nullopt : colour_of(style.fill, style.fill_opacity, style, element);
         const auto stroke = colour_of(style.stroke, style.stroke_opacity, style, element);
         if (fill) add({path, {*fill, InkKind::fill}, style.rule, 0, line});
-        const double scale = std::sqrt(std::abs(geometry::cross({place.map.a, place.map.b}, {place.map.c, place.map.d})));
+        const double scale =
+            std::sqrt(std::abs(geometry::cross({place.map.a, place.map.b}, {place.map.c, place.map.d})));
         const double width = svg::parse_length(style.stroke_width, place.viewport, Axis::diagonal).value_or(1) * scale;
         if (!stroke || !(width > 0)) return;
         if (width * mm_per_px > widest_line) note(notice::wide_stroke, element);
@@ -415,10 +424,17 @@ class SvgReader {
                                  const pugi::xml_node& element) {
         std::optional<svg::Colour> colour;
         switch (paint.kind) {
-            case svg::Paint::Kind::none: return {};
-            case svg::Paint::Kind::colour: colour = paint.colour; break;
-            case svg::Paint::Kind::current_colour: colour = style.colour; break;
-            case svg::Paint::Kind::reference: colour = first_stop(paint, element); break;
+            case svg::Paint::Kind::none:
+                return {};
+            case svg::Paint::Kind::colour:
+                colour = paint.colour;
+                break;
+            case svg::Paint::Kind::current_colour:
+                colour = style.colour;
+                break;
+            case svg::Paint::Kind::reference:
+                colour = first_stop(paint, element);
+                break;
         }
         if (!colour || colour->alpha * opacity * style.opacity <= 0) return {};
         return colour->rgb;
@@ -501,7 +517,8 @@ Result<Artwork> read_svg(std::shared_ptr<const std::string> bytes, const std::st
     }
     if (art->shapes.empty()) return fail(error::nothing_drawable, {}, name);
     if (const auto place = bytes->find("<!ENTITY"); place != std::string::npos)
-        art->notices.push_back({std::string(notice::entities), {}, 1, Lines(*bytes).of(static_cast<std::ptrdiff_t>(place))});
+        art->notices.push_back(
+            {std::string(notice::entities), {}, 1, Lines(*bytes).of(static_cast<std::ptrdiff_t>(place))});
     art->name = name;
     art->format = "svg";
     art->source = std::move(bytes);
@@ -513,7 +530,8 @@ Result<Artwork> read(std::shared_ptr<const std::string> bytes, const std::string
     const std::string_view head = text.substr(0, 4096);
     const bool utf16 = head.starts_with("\xff\xfe") || head.starts_with("\xfe\xff");
     const auto first = head.find_first_not_of(" \t\r\n\xef\xbb\xbf");
-    if (utf16 || (first != std::string_view::npos && head[first] == '<')) return read_svg(std::move(bytes), name, watch);
+    if (utf16 || (first != std::string_view::npos && head[first] == '<'))
+        return read_svg(std::move(bytes), name, watch);
     return fail(error::unknown_format, {}, name);
 }
 

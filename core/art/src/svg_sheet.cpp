@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "svg_sheet.hpp"
 
-#include <algorithm>
-
 #include "svg_text.hpp"
+
+#include <algorithm>
 
 namespace chalkline::art::svg {
 namespace {
@@ -44,7 +44,8 @@ bool is_name(char c) {
 
 std::string_view take_name(std::string_view& text) {
     std::size_t n = 0;
-    while (n < text.size() && is_name(text[n])) ++n;
+    while (n < text.size() && is_name(text[n]))
+        ++n;
     const auto name = text.substr(0, n);
     text.remove_prefix(n);
     return name;
@@ -135,7 +136,7 @@ bool Sheet::add_selector(std::string_view text, const std::vector<Declaration>& 
             id ? void(part.id = name) : part.classes.push_back(name);
             rule.specificity += id ? 10000 : 100;
         }
-        if (text.size() == before) return false;                                      // attribute or pseudo selector
+        if (text.size() == before) return false;  // attribute or pseudo selector
         if (!text.empty() && text[0] != ' ' && text[0] != '>' && text[0] != '\n' && text[0] != '\t') return false;
         rule.selector.push_back(std::move(part));
     }
@@ -160,7 +161,8 @@ bool Sheet::matches(const Rule& rule, const pugi::xml_node& element) {
         if (part->child) {
             if (!matches(*part, at)) return false;
         } else {
-            while (at && !matches(*part, at)) at = at.parent();
+            while (at && !matches(*part, at))
+                at = at.parent();
             if (!at) return false;
         }
         at = at.parent();
@@ -172,7 +174,8 @@ std::vector<const Declaration*> Sheet::matching(const pugi::xml_node& element) c
     std::vector<const Declaration*> found;
     for (const Rule& rule : rules_)
         if (matches(rule, element))
-            for (const Declaration& declaration : rule.declarations) found.push_back(&declaration);
+            for (const Declaration& declaration : rule.declarations)
+                found.push_back(&declaration);
     return found;
 }
 

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Style sheets inside SVG: enough of CSS 2 to cascade properties (type, class, id, universal; descendant and child).
 #pragma once
+#include <pugixml.hpp>
+
 #include <string>
 #include <string_view>
 #include <vector>
-
-#include <pugixml.hpp>
 
 namespace chalkline::art::svg {
 
@@ -17,14 +17,14 @@ struct Declaration {
 std::vector<Declaration> parse_declarations(std::string_view text);
 
 class Sheet {
-   public:
+ public:
     /// Adds the rules of one <style> element. Returns how many rules were not understood (left out).
     int add(std::string_view css);
     /// Declarations that apply to the element, weakest first.
     std::vector<const Declaration*> matching(const pugi::xml_node& element) const;
     bool empty() const { return rules_.empty(); }
 
-   private:
+ private:
     struct Compound {
         std::string type, id;
         std::vector<std::string> classes;

@@ -48,7 +48,7 @@ Applied set_paint(Paint& target, std::string_view text) {
 }
 
 /// Properties that would change the drawn shape and that we do not reproduce, unless they are at rest.
-constexpr std::array unsupported{"clip-path", "mask", "filter", "stroke-dasharray", "mix-blend-mode",
+constexpr std::array unsupported{"clip-path", "mask",         "filter",     "stroke-dasharray", "mix-blend-mode",
                                  "marker",    "marker-start", "marker-mid", "marker-end"};
 
 }  // namespace

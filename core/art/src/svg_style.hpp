@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The painting properties of one element after the cascade: inherited ones come from the parent by copy.
 #pragma once
-#include <optional>
-#include <string>
-#include <string_view>
+#include "svg_text.hpp"
 
 #include <chalkline/geometry/region.hpp>
 
-#include "svg_text.hpp"
+#include <optional>
+#include <string>
+#include <string_view>
 
 namespace chalkline::art::svg {
 
@@ -15,7 +15,7 @@ namespace chalkline::art::svg {
 struct Paint {
     enum class Kind { none, colour, current_colour, reference } kind = Kind::none;
     Colour colour;
-    std::string reference;             ///< id of a gradient or pattern
+    std::string reference;            ///< id of a gradient or pattern
     std::optional<Colour> otherwise;  ///< stated colour where the reference leads nowhere
 };
 

@@ -1,18 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The small grammars inside SVG attributes: numbers, lengths, transforms, colours, path data (SVG 1.1 §4.2, §7, §8).
 #pragma once
+#include <chalkline/base/ink.hpp>
+#include <chalkline/geometry/path.hpp>
+
 #include <optional>
 #include <string_view>
 #include <vector>
-
-#include <chalkline/base/ink.hpp>
-#include <chalkline/geometry/path.hpp>
 
 namespace chalkline::art::svg {
 
 /// Walks a text from token to token. White space and, where asked, one comma lie between tokens.
 class Scanner {
-   public:
+ public:
     explicit Scanner(std::string_view text) : text_(text) {}
     bool at_end();
     void skip_space();
@@ -27,7 +27,7 @@ class Scanner {
     /// Letters (and dashes) from here on.
     std::string_view word();
 
-   private:
+ private:
     std::string_view text_;
 };
 

@@ -27,7 +27,9 @@ std::optional<Rgb> parse_rgb(std::string_view text) {
                static_cast<std::uint8_t>(value)};
 }
 
-std::string to_text(const Ink& ink) { return to_text(ink.rgb) + (ink.kind == InkKind::line ? ":line" : ":fill"); }
+std::string to_text(const Ink& ink) {
+    return to_text(ink.rgb) + (ink.kind == InkKind::line ? ":line" : ":fill");
+}
 
 std::optional<Ink> parse_ink(std::string_view text) {
     const auto colon = text.find(':');

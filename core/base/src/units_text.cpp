@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/base/units_text.hpp>
 
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <charconv>
 #include <cmath>
 #include <optional>
-
-#include <fmt/format.h>
 
 namespace chalkline {
 namespace {
@@ -44,7 +44,8 @@ std::optional<double> number_or_fraction(std::string_view text) {
 
 std::optional<NumberAndUnit> split(std::string_view text) {
     std::string clean;
-    for (char c : text) clean += c == ',' ? '.' : static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+    for (char c : text)
+        clean += c == ',' ? '.' : static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
     const auto is_numeric = [](char c) { return (c >= '0' && c <= '9') || c == '.' || c == '-' || c == '+'; };
     std::size_t end = 0;
     for (std::size_t i = 0; i < clean.size(); ++i) {
@@ -75,8 +76,7 @@ Result<Length> parse_length(std::string_view text, LengthUnit otherwise) {
         if (unit == "m") return Length::mm(number * 1000);
         if (unit == "in" || unit == "inch" || unit == "\"") return Length::inches(number);
         if (number > 0 && (unit == "lines/mm" || unit == "dots/mm")) return Length::mm(1 / number);
-        if (number > 0 && (unit == "lines/in" || unit == "dots/in" || unit == "dpi"))
-            return Length::inches(1 / number);
+        if (number > 0 && (unit == "lines/in" || unit == "dots/in" || unit == "dpi")) return Length::inches(1 / number);
     }
     return fail(error::not_a_length, {{"text", std::string(text)}});
 }
@@ -87,9 +87,12 @@ Result<Speed> parse_speed(std::string_view text, SpeedUnit otherwise) {
         const auto& [number, unit] = *parts;
         if (unit.empty()) {
             switch (otherwise) {
-                case SpeedUnit::mm_per_min: return Speed::mm_per_min(number);
-                case SpeedUnit::mm_per_s: return Speed::mm_per_s(number);
-                case SpeedUnit::inch_per_s: return Speed::inches_per_s(number);
+                case SpeedUnit::mm_per_min:
+                    return Speed::mm_per_min(number);
+                case SpeedUnit::mm_per_s:
+                    return Speed::mm_per_s(number);
+                case SpeedUnit::inch_per_s:
+                    return Speed::inches_per_s(number);
             }
         }
         if (unit == "mm/min") return Speed::mm_per_min(number);
@@ -121,13 +124,18 @@ std::string format_length(Length length, LengthUnit unit) {
 
 std::string format_speed(Speed speed, SpeedUnit unit) {
     switch (unit) {
-        case SpeedUnit::mm_per_min: return format_number(speed.mm_per_min(), 1) + " mm/min";
-        case SpeedUnit::mm_per_s: return format_number(speed.mm_per_s(), 2) + " mm/s";
-        case SpeedUnit::inch_per_s: return format_number(speed.inches_per_s(), 3) + " in/s";
+        case SpeedUnit::mm_per_min:
+            return format_number(speed.mm_per_min(), 1) + " mm/min";
+        case SpeedUnit::mm_per_s:
+            return format_number(speed.mm_per_s(), 2) + " mm/s";
+        case SpeedUnit::inch_per_s:
+            return format_number(speed.inches_per_s(), 3) + " in/s";
     }
     return {};
 }
 
-std::string format_power(Power power) { return format_number(power.percent(), 1) + " %"; }
+std::string format_power(Power power) {
+    return format_number(power.percent(), 1) + " %";
+}
 
 }  // namespace chalkline

@@ -81,7 +81,8 @@ void Path::transform(const Transform& map) {
     for (const Verb verb : verbs_) {
         switch (verb) {
             case Verb::cubic:
-                for (int i = 0; i < 3; ++i, ++at) points_[at] = map(points_[at]);
+                for (int i = 0; i < 3; ++i, ++at)
+                    points_[at] = map(points_[at]);
                 break;
             case Verb::move:
             case Verb::line:
@@ -94,7 +95,8 @@ void Path::transform(const Transform& map) {
                 points_[at + 2] = map.direction(points_[at + 2]);
                 at += 4;
                 break;
-            case Verb::close: break;
+            case Verb::close:
+                break;
         }
     }
     start_ = map(start_);
@@ -159,14 +161,16 @@ std::vector<Polyline> Path::flatten(const Transform& map, double tolerance) cons
 
 double length(const Polyline& line) {
     double sum = 0;
-    for (std::size_t i = 1; i < line.points.size(); ++i) sum += distance(line.points[i - 1], line.points[i]);
+    for (std::size_t i = 1; i < line.points.size(); ++i)
+        sum += distance(line.points[i - 1], line.points[i]);
     if (line.closed && line.points.size() > 1) sum += distance(line.points.back(), line.points.front());
     return sum;
 }
 
 double length(const std::vector<Polyline>& lines) {
     double sum = 0;
-    for (const Polyline& line : lines) sum += length(line);
+    for (const Polyline& line : lines)
+        sum += length(line);
     return sum;
 }
 
@@ -179,13 +183,15 @@ double signed_area(const Polyline& ring) {
 
 Box bounds(const Polyline& line) {
     Box box;
-    for (const Point p : line.points) box.add(p);
+    for (const Point p : line.points)
+        box.add(p);
     return box;
 }
 
 Box bounds(const std::vector<Polyline>& lines) {
     Box box;
-    for (const Polyline& line : lines) box.add(bounds(line));
+    for (const Polyline& line : lines)
+        box.add(bounds(line));
     return box;
 }
 

@@ -1,21 +1,24 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/geometry/region.hpp>
 
-#include <cstdint>
-
 #include <polyclipping/clipper.hpp>
+
+#include <cstdint>
 
 namespace chalkline::geometry {
 namespace {
 
-bool inside(int winding, FillRule rule) { return rule == FillRule::non_zero ? winding != 0 : winding % 2 != 0; }
+bool inside(int winding, FillRule rule) {
+    return rule == FillRule::non_zero ? winding != 0 : winding % 2 != 0;
+}
 
 /// Calls `edge(from, to)` for every side of every ring.
 template <class Edge>
 void for_each_edge(const Region& region, Edge edge) {
     for (const Polyline& ring : region.rings) {
         const auto& points = ring.points;
-        for (std::size_t i = 0; i < points.size(); ++i) edge(points[i], points[(i + 1) % points.size()]);
+        for (std::size_t i = 0; i < points.size(); ++i)
+            edge(points[i], points[(i + 1) % points.size()]);
     }
 }
 
@@ -85,7 +88,8 @@ double covered_area(const std::vector<Region>& regions) {
     ClipperLib::Paths merged;
     all.Execute(ClipperLib::ctUnion, merged, ClipperLib::pftNonZero, ClipperLib::pftNonZero);
     double area = 0;
-    for (const auto& ring : merged) area += ClipperLib::Area(ring);
+    for (const auto& ring : merged)
+        area += ClipperLib::Area(ring);
     return area / (scale * scale);
 }
 
@@ -120,7 +124,8 @@ std::vector<ScanRow> rows_from(double first, double top, const std::vector<Regio
 double inked_length(const std::vector<ScanRow>& rows) {
     double sum = 0;
     for (const ScanRow& row : rows)
-        for (const Stretch& s : row.stretches) sum += s.to - s.from;
+        for (const Stretch& s : row.stretches)
+            sum += s.to - s.from;
     return sum;
 }
 
@@ -128,7 +133,8 @@ double inked_length(const std::vector<ScanRow>& rows) {
 
 std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch) {
     Box box;
-    for (const Region& region : regions) box.add(bounds(region.rings));
+    for (const Region& region : regions)
+        box.add(bounds(region.rings));
     if (box.empty() || box.height() <= 0) return {};
     const double count = std::max(1.0, std::round(box.height() / pitch));
     const double balanced = box.centre().y - (count - 1) * pitch / 2;
@@ -141,8 +147,10 @@ std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch) {
     double mean = 0;  // over all phases: the drawn area, eight times finer
     for (int i = 0; i < phases; ++i) {
         double first = balanced + pitch * (i - phases / 2) / phases;
-        while (first - pitch >= box.bottom) first -= pitch;
-        while (first < box.bottom) first += pitch;
+        while (first - pitch >= box.bottom)
+            first -= pitch;
+        while (first < box.bottom)
+            first += pitch;
         candidates.push_back(rows_from(first, box.top, regions, pitch));
         mean += inked_length(candidates.back()) / phases;
     }

@@ -1,14 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/art/reader.hpp>
+#include <chalkline/base/file.hpp>
 #include <chalkline/job/chalk_file.hpp>
 
+#include <nlohmann/json.hpp>
 #include <zip.h>
 
 #include <map>
 #include <memory>
-#include <nlohmann/json.hpp>
-
-#include <chalkline/art/reader.hpp>
-#include <chalkline/base/file.hpp>
 
 namespace chalkline::job {
 namespace {
@@ -85,7 +84,8 @@ std::optional<std::string> read_entry(zip_t* archive, const std::string& name) {
 
 Json inks_to_json(const std::vector<Ink>& inks) {
     Json list = Json::array();
-    for (const Ink& ink : inks) list.push_back(to_text(ink));
+    for (const Ink& ink : inks)
+        list.push_back(to_text(ink));
     return list;
 }
 
@@ -165,7 +165,8 @@ Job job_from_json(const Json& json, zip_t* archive, const std::string& name, con
                   std::optional<Error>& problem) {
     Job job;
     job.last_id = json.at("last_id");
-    for (const Json& step : json.at("steps")) job.steps.push_back(step_from_json(step));
+    for (const Json& step : json.at("steps"))
+        job.steps.push_back(step_from_json(step));
     job.left_out = inks_from_json(json.at("left_out"));
     if (json.contains("stock")) job.stock = stock_from_json(json.at("stock"));
     std::map<std::string, std::shared_ptr<const art::Artwork>> read;
@@ -203,14 +204,13 @@ Result<std::string> to_chalk(const Job& job) {
             entries.push_back({name, *motif.art->source});
         }
         const auto& p = motif.place;
-        motifs.push_back({{"id", motif.id},
-                          {"name", motif.art->name},
-                          {"source", name},
-                          {"place", {p.a, p.b, p.c, p.d, p.e, p.f}}});
+        motifs.push_back(
+            {{"id", motif.id}, {"name", motif.art->name}, {"source", name}, {"place", {p.a, p.b, p.c, p.d, p.e, p.f}}});
     }
     Json json{{"format", "chalkline-job"}, {"version", chalk_version}, {"last_id", job.last_id}, {"motifs", motifs}};
     json["steps"] = Json::array();
-    for (const Step& step : job.steps) json["steps"].push_back(step_to_json(step));
+    for (const Step& step : job.steps)
+        json["steps"].push_back(step_to_json(step));
     json["left_out"] = inks_to_json(job.left_out);
     if (job.stock) json["stock"] = stock_to_json(*job.stock);
     entries[0] = {manifest, json.dump(2, ' ', false, Json::error_handler_t::replace) + "\n"};
@@ -223,8 +223,7 @@ Result<Job> parse_chalk(const std::string& bytes, const std::string& name, const
     const auto text = read_entry(archive.get(), manifest);
     if (!text) return fail(error::not_a_job, {}, name);
     const Json json = Json::parse(*text, nullptr, false);
-    if (!json.is_object() || json.value("format", Json()) != "chalkline-job")
-        return fail(error::not_a_job, {}, name);
+    if (!json.is_object() || json.value("format", Json()) != "chalkline-job") return fail(error::not_a_job, {}, name);
     if (!json.contains("version") || !json["version"].is_number_integer())
         return fail(error::damaged, {{"reason", "version"}}, name);
     if (json["version"] > chalk_version)

@@ -1,10 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/base/units_text.hpp>
+#include <chalkline/geometry/region.hpp>
 #include <chalkline/job/edits.hpp>
 
 #include <algorithm>
-
-#include <chalkline/base/units_text.hpp>
-#include <chalkline/geometry/region.hpp>
 
 namespace chalkline::job {
 namespace {
@@ -26,7 +25,8 @@ Motif* find_motif(Job& job, Id id) {
 
 /// Takes an ink out of every step and out of what is left out.
 void unroute(Job& job, const Ink& ink) {
-    for (Step& step : job.steps) std::erase(step.inks, ink);
+    for (Step& step : job.steps)
+        std::erase(step.inks, ink);
     std::erase(job.left_out, ink);
 }
 
@@ -72,7 +72,8 @@ std::optional<Ink> enclosing_ink(const art::Artwork& art) {
 /// Where a new step of this kind belongs: after the last step of its kind or of a kind before it.
 std::vector<Step>::iterator place_for(Job& job, StepKind kind) {
     auto place = job.steps.end();
-    while (place != job.steps.begin() && std::prev(place)->settings.kind > kind) --place;
+    while (place != job.steps.begin() && std::prev(place)->settings.kind > kind)
+        --place;
     return place;
 }
 
@@ -102,10 +103,11 @@ Result<Job> add_art(Job job, std::shared_ptr<const art::Artwork> art, const mach
     const Box box = art::bounds(*art);
     constexpr double slack = 0.001;
     if (box.width() > machine.width + slack || box.height() > machine.depth + slack) {
-        return fail(error::larger_than_bed, {{"width", format_number(box.width(), 1)},
-                                             {"height", format_number(box.height(), 1)},
-                                             {"bed_width", format_number(machine.width, 1)},
-                                             {"bed_height", format_number(machine.depth, 1)}},
+        return fail(error::larger_than_bed,
+                    {{"width", format_number(box.width(), 1)},
+                     {"height", format_number(box.height(), 1)},
+                     {"bed_width", format_number(machine.width, 1)},
+                     {"bed_height", format_number(machine.depth, 1)}},
                     art->name);
     }
     Box target = machine.bed();

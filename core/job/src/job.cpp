@@ -36,8 +36,8 @@ std::vector<RoutedInk> routed_inks(const Job& job) {
             for (const Step& step : job.steps)
                 if (!routed.step && std::find(step.inks.begin(), step.inks.end(), summary.ink) != step.inks.end())
                     routed.step = step.id;
-            routed.left_out = !routed.step && std::find(job.left_out.begin(), job.left_out.end(), summary.ink) !=
-                                                  job.left_out.end();
+            routed.left_out =
+                !routed.step && std::find(job.left_out.begin(), job.left_out.end(), summary.ink) != job.left_out.end();
             result.push_back(routed);
         }
     }
@@ -46,13 +46,15 @@ std::vector<RoutedInk> routed_inks(const Job& job) {
 
 geometry::Box bounds(const Motif& motif) {
     geometry::Box box;
-    for (const art::Shape& shape : motif.art->shapes) box.add(geometry::bounds(shape.path.flatten(motif.place)));
+    for (const art::Shape& shape : motif.art->shapes)
+        box.add(geometry::bounds(shape.path.flatten(motif.place)));
     return box;
 }
 
 geometry::Box bounds(const Job& job) {
     geometry::Box box;
-    for (const Motif& motif : job.motifs) box.add(bounds(motif));
+    for (const Motif& motif : job.motifs)
+        box.add(bounds(motif));
     return box;
 }
 

@@ -23,16 +23,20 @@ void append_coordinate(std::string& line, char letter, std::int64_t micrometres)
     if (whole != 0 || part == 0) at = std::to_chars(at, std::end(digits), whole).ptr;
     if (part != 0) {
         *at++ = '.';
-        for (unsigned place = 100; part != 0; part %= place, place /= 10) *at++ = static_cast<char>('0' + part / place);
+        for (unsigned place = 100; part != 0; part %= place, place /= 10)
+            *at++ = static_cast<char>('0' + part / place);
     }
     line.append(digits, at);
 }
 
-std::int64_t micrometres(double mm) { return std::llround(mm * 1000); }
+std::int64_t micrometres(double mm) {
+    return std::llround(mm * 1000);
+}
 
 std::size_t bytes(const std::vector<std::string>& lines) {
     std::size_t sum = 0;
-    for (const auto& line : lines) sum += line.size() + 1;
+    for (const auto& line : lines)
+        sum += line.size() + 1;
     return sum;
 }
 
@@ -51,7 +55,7 @@ bool Encoder::next(ProgramLine& line) {
         } else if (!ended_) {
             ended_ = true;
             current_ = -1;
-            epilogue();
+            ending();
         } else {
             return false;
         }
@@ -66,7 +70,7 @@ void Encoder::prologue() {
     emit("M5S0");
 }
 
-void Encoder::epilogue() {
+void Encoder::ending() {
     if (beam_ != BeamMode::off || power_ != 0) emit("M5S0");
     emit("M9");
 }
@@ -85,7 +89,7 @@ std::string Encoder::motion(int code) {
 std::string Encoder::power_word(PowerValue power, PowerValue& last) const {
     if (power == last) return {};
     last = power;
-    return "S" + std::to_string((static_cast<std::int64_t>(power) * profile_.power_scale + 5000) / 10000);
+    return "S" + std::to_string((static_cast<std::int64_t>(power) * profile_.full_power_s + 5000) / 10000);
 }
 
 std::string Encoder::feed_word(Speed speed) {
@@ -158,7 +162,9 @@ std::vector<std::string> Encoder::absolute_row(const Sweep& sweep, std::string h
     for (std::uint32_t i = 0; i < sweep.count; ++i) {
         const Run& run = program_.runs[sweep.first + i];
         done += run.micrometres;
-        const Point to = i + 1 == sweep.count ? sweep.to : geometry::between(at_, sweep.to, static_cast<double>(done) / 1000 / whole);
+        const Point to = i + 1 == sweep.count
+                             ? sweep.to
+                             : geometry::between(at_, sweep.to, static_cast<double>(done) / 1000 / whole);
         std::string line = std::exchange(head, {});
         if (micrometres(to.x) != micrometres(last.x)) append_coordinate(line, 'X', micrometres(to.x));
         if (micrometres(to.y) != micrometres(last.y)) append_coordinate(line, 'Y', micrometres(to.y));
@@ -178,7 +184,9 @@ std::vector<std::string> Encoder::relative_row(const Sweep& sweep, std::string h
         const Run& run = program_.runs[sweep.first + i];
         done += run.micrometres;
         // Differences of rounded places: rounding never adds up along the row.
-        const Point to = i + 1 == sweep.count ? sweep.to : geometry::between(at_, sweep.to, static_cast<double>(done) / 1000 / whole);
+        const Point to = i + 1 == sweep.count
+                             ? sweep.to
+                             : geometry::between(at_, sweep.to, static_cast<double>(done) / 1000 / whole);
         const std::int64_t to_x = micrometres(to.x), to_y = micrometres(to.y);
         std::string line = i == 0 ? "G91" + head : std::string();
         if (to_x != x) append_coordinate(line, 'X', to_x - x);
@@ -198,10 +206,12 @@ void Encoder::encode(const Sweep& sweep, Speed speed) {
     constexpr std::size_t back_to_absolute = 3;  // "G90" in front of what follows
     const bool shorter = bytes(relative) + back_to_absolute < bytes(lines) + (relative_ ? back_to_absolute : 0);
     if (shorter) {
-        for (auto& line : relative) ready_.push_back({std::move(line), current_});
+        for (auto& line : relative)
+            ready_.push_back({std::move(line), current_});
         relative_ = true;
     } else {
-        for (auto& line : lines) emit(std::move(line));
+        for (auto& line : lines)
+            emit(std::move(line));
     }
     power_ = program_.runs[sweep.first + sweep.count - 1].power;
     at_ = sweep.to;
@@ -230,7 +240,8 @@ bool TextLines::next(ProgramLine& line) {
 std::string encode_all(const Program& program, const MachineProfile& profile) {
     Encoder encoder(program, profile);
     std::string text;
-    for (ProgramLine line; encoder.next(line);) text += line.text + "\n";
+    for (ProgramLine line; encoder.next(line);)
+        text += line.text + "\n";
     return text;
 }
 

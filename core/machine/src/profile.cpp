@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/machine/profile.hpp>
 
+#include <nlohmann/json.hpp>
+
 #include <array>
 #include <utility>
-
-#include <nlohmann/json.hpp>
 
 namespace chalkline::machine {
 namespace {
@@ -72,7 +72,7 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
     fields.pair("max_rate_mm_min", profile.max_rate_x, profile.max_rate_y, 1, 1e6);
     fields.pair("acceleration_mm_s2", profile.acceleration_x, profile.acceleration_y, 1, 1e6);
     fields.number("junction_deviation_mm", profile.junction_deviation, 0.0001, 10);
-    fields.number("power_scale", profile.power_scale, 1, 100000);
+    fields.number("full_power_s", profile.full_power_s, 1, 100000);
     fields.number("baud", profile.baud, 300, 10'000'000);
     fields.number("receive_buffer", profile.receive_buffer, 80, 1'000'000);
     fields.number("planner_blocks", profile.planner_blocks, 2, 10000);
@@ -101,7 +101,7 @@ std::string to_json(const MachineProfile& profile) {
                     {"max_rate_mm_min", {profile.max_rate_x, profile.max_rate_y}},
                     {"acceleration_mm_s2", {profile.acceleration_x, profile.acceleration_y}},
                     {"junction_deviation_mm", profile.junction_deviation},
-                    {"power_scale", profile.power_scale},
+                    {"full_power_s", profile.full_power_s},
                     {"baud", profile.baud},
                     {"receive_buffer", profile.receive_buffer},
                     {"planner_blocks", profile.planner_blocks},

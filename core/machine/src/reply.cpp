@@ -9,17 +9,16 @@
 namespace chalkline::machine {
 namespace {
 
-constexpr std::array<std::pair<ControllerState, std::string_view>, 10> states{
-    {{ControllerState::unknown, ""},
-     {ControllerState::idle, "Idle"},
-     {ControllerState::run, "Run"},
-     {ControllerState::hold, "Hold"},
-     {ControllerState::jog, "Jog"},
-     {ControllerState::alarm, "Alarm"},
-     {ControllerState::door, "Door"},
-     {ControllerState::check, "Check"},
-     {ControllerState::home, "Home"},
-     {ControllerState::sleep, "Sleep"}}};
+constexpr std::array<std::pair<ControllerState, std::string_view>, 10> states{{{ControllerState::unknown, ""},
+                                                                               {ControllerState::idle, "Idle"},
+                                                                               {ControllerState::run, "Run"},
+                                                                               {ControllerState::hold, "Hold"},
+                                                                               {ControllerState::jog, "Jog"},
+                                                                               {ControllerState::alarm, "Alarm"},
+                                                                               {ControllerState::door, "Door"},
+                                                                               {ControllerState::check, "Check"},
+                                                                               {ControllerState::home, "Home"},
+                                                                               {ControllerState::sleep, "Sleep"}}};
 
 template <class Number>
 std::optional<Number> whole(std::string_view text) {

@@ -9,12 +9,14 @@ namespace chalkline::machine {
 namespace {
 
 constexpr char status_request = '?', feed_hold = '!', cycle_start = '~', soft_reset = 0x18;
-constexpr double greeting_patience = 3;   // s after the first question before the port counts as silent
-constexpr double settings_patience = 5;   // s for the answers to the settings questions
-constexpr double reset_patience = 2;      // s for the greeting after our reset, and for the status after that
+constexpr double greeting_patience = 3;  // s after the first question before the port counts as silent
+constexpr double settings_patience = 5;  // s for the answers to the settings questions
+constexpr double reset_patience = 2;     // s for the greeting after our reset, and for the status after that
 constexpr std::size_t longest_reply = 4096;
 
-std::string decimal(double value) { return fmt::format("{:.3f}", value); }
+std::string decimal(double value) {
+    return fmt::format("{:.3f}", value);
+}
 
 bool at_rest(ControllerState state, int sub) {
     return state == ControllerState::idle || state == ControllerState::alarm ||
@@ -112,14 +114,16 @@ Result<void> Session::jog(geometry::Point by, Speed speed) {
     return {};
 }
 
-Result<void> Session::frame(std::unique_ptr<LineSource> lines) { return start(Activity::framing, std::move(lines)); }
+Result<void> Session::frame(std::unique_ptr<LineSource> lines) {
+    return start(Activity::framing, std::move(lines));
+}
 
 Result<void> Session::burn(std::unique_ptr<LineSource> lines) {
     if (auto free = require_free(); !free) return free;
     if (setting(32).value_or(0) == 0) return fail(error::laser_mode_off);
-    if (const double scale = setting(30).value_or(profile_.power_scale); scale != profile_.power_scale)
-        return fail(error::power_scale_differs,
-                    {{"controller", fmt::format("{:g}", scale)}, {"profile", std::to_string(profile_.power_scale)}});
+    if (const double scale = setting(30).value_or(profile_.full_power_s); scale != profile_.full_power_s)
+        return fail(error::full_power_differs,
+                    {{"controller", fmt::format("{:g}", scale)}, {"profile", std::to_string(profile_.full_power_s)}});
     return start(Activity::burning, std::move(lines));
 }
 
@@ -141,7 +145,9 @@ std::string Session::take_output() {
     return out;
 }
 
-std::vector<Event> Session::take_events() { return std::exchange(events_, {}); }
+std::vector<Event> Session::take_events() {
+    return std::exchange(events_, {});
+}
 
 std::optional<double> Session::setting(int number) const {
     const auto found = settings_.find(number);
@@ -210,8 +216,8 @@ void Session::handle_command_answer(std::optional<int> error_number) {
         if (greeting_ == Greeting::settings) return;
         queued_.clear();
         streamer_.reset();
-        return fail_activity({std::string(error::line_refused),
-                              {{"number", std::to_string(*error_number)}, {"text", command}}, {}, 0});
+        return fail_activity(
+            {std::string(error::line_refused), {{"number", std::to_string(*error_number)}, {"text", command}}, {}, 0});
     }
     if (command == "$H") {
         now_.activity = Activity::none;
@@ -301,7 +307,8 @@ void Session::tick_greeting() {
         if (waited >= greeting_wait_ && clock_ - last_status_request_ >= 0.5) send_realtime(status_request, nullptr);
         if (waited < greeting_wait_ + greeting_patience) return;
         greeting_ = Greeting::failed;
-        fail_activity({std::string(heard_anything_ || !partial_.empty() ? error::speaks_otherwise : error::silent), {}, {}, 0});
+        fail_activity(
+            {std::string(heard_anything_ || !partial_.empty() ? error::speaks_otherwise : error::silent), {}, {}, 0});
     } else if (greeting_ == Greeting::settings) {
         if (queued_.empty() && open_.empty() && now_.state != ControllerState::unknown) {
             greeting_ = Greeting::done;
@@ -363,8 +370,8 @@ void Session::finish_if_at_rest() {
 }
 
 void Session::tick_watchdog() {
-    const bool expecting = now_.activity != Activity::none && now_.activity != Activity::homing &&
-                           now_.activity != Activity::connecting;
+    const bool expecting =
+        now_.activity != Activity::none && now_.activity != Activity::homing && now_.activity != Activity::connecting;
     const double silent = clock_ - last_byte_;
     if (!expecting || silent < silence_limit) return;
     now_.silent_for = silent;
@@ -460,6 +467,8 @@ void Session::send_realtime(char byte, const char* shown) {
     if (shown) events_.push_back(event::Wire{true, shown});
 }
 
-void Session::announce() { events_.push_back(event::Changed{now_}); }
+void Session::announce() {
+    events_.push_back(event::Changed{now_});
+}
 
 }  // namespace chalkline::machine

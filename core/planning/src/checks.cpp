@@ -1,10 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/base/units_text.hpp>
+#include <chalkline/job/edits.hpp>
 #include <chalkline/planning/checks.hpp>
 
 #include <algorithm>
-
-#include <chalkline/base/units_text.hpp>
-#include <chalkline/job/edits.hpp>
 
 namespace chalkline::planning {
 namespace {
@@ -23,7 +22,8 @@ void for_each_burned_point(const job::Job& job, Look look) {
             });
             if (!burned) continue;
             for (const auto& line : shape.path.flatten(motif.place))
-                for (const Point p : line.points) look(p);
+                for (const Point p : line.points)
+                    look(p);
         }
     }
 }
@@ -57,7 +57,9 @@ Overhang worst_overhang(const job::Job& job, const geometry::Polyline& outline) 
 
 }  // namespace
 
-double overhang(const job::Job& job, const geometry::Polyline& outline) { return worst_overhang(job, outline).by; }
+double overhang(const job::Job& job, const geometry::Polyline& outline) {
+    return worst_overhang(job, outline).by;
+}
 
 geometry::Box burned_bounds(const job::Job& job) {
     geometry::Box box;
@@ -73,24 +75,29 @@ std::vector<Check> check_job(const job::Job& job, const machine::MachineProfile&
 
     const Overhang bed = worst_overhang(job, outline_of(machine.bed()));
     if (bed.by > 0)
-        checks.push_back({std::string(check::off_bed), Severity::blocking, {{"by", format_number(bed.by, 1)}}, {}, bed.place});
+        checks.push_back(
+            {std::string(check::off_bed), Severity::blocking, {{"by", format_number(bed.by, 1)}}, {}, bed.place});
     if (job.stock) {
         const Overhang stock = worst_overhang(job, job.stock->outline());
         if (stock.by > 0)
-            checks.push_back({std::string(check::off_stock), Severity::blocking, {{"by", format_number(stock.by, 1)}}, {}, stock.place});
+            checks.push_back({std::string(check::off_stock),
+                              Severity::blocking,
+                              {{"by", format_number(stock.by, 1)}},
+                              {},
+                              stock.place});
     }
     for (const job::Step& step : job.steps)
         if (auto valid = steps::validate(step.settings, machine.top_speed()); !valid)
             checks.push_back({std::string(check::settings), Severity::blocking, valid.error().parameters, step.id, {}});
     if (job::order_fault(job)) {
-        const auto cut = std::find_if(job.steps.begin(), job.steps.end(), [](const job::Step& step) {
-            return step.settings.kind == steps::StepKind::cut;
-        });
+        const auto cut = std::find_if(job.steps.begin(), job.steps.end(),
+                                      [](const job::Step& step) { return step.settings.kind == steps::StepKind::cut; });
         checks.push_back({std::string(check::cut_before_engrave), Severity::warning, {}, cut->id, {}});
     }
     for (const job::RoutedInk& ink : inks)
         if (!ink.step && !ink.left_out)
-            checks.push_back({std::string(check::ink_without_step), Severity::warning, {{"ink", to_text(ink.ink.rgb)}}, {}, {}});
+            checks.push_back(
+                {std::string(check::ink_without_step), Severity::warning, {{"ink", to_text(ink.ink.rgb)}}, {}, {}});
     return checks;
 }
 

@@ -1,16 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "fill.hpp"
 
+#include <chalkline/planning/time_model.hpp>
+
+#include <boost/geometry.hpp>
+#include <boost/geometry/index/rtree.hpp>
+
 #include <algorithm>
 #include <cmath>
 #include <limits>
 #include <numeric>
 #include <optional>
-
-#include <chalkline/planning/time_model.hpp>
-
-#include <boost/geometry.hpp>
-#include <boost/geometry/index/rtree.hpp>
 
 namespace chalkline::planning {
 namespace {
@@ -23,22 +23,26 @@ using geometry::Stretch;
 using RPoint = bg::model::point<double, 2, bg::cs::cartesian>;
 using RBox = bg::model::box<RPoint>;
 
-constexpr double grid = 0.01;     // mm: places of fill ends; finer costs bytes and is below any spot
+constexpr double grid = 0.01;        // mm: places of fill ends; finer costs bytes and is below any spot
 constexpr double run_up_grid = 0.5;  // mm: run-up starts on round places, which are short to send
 
-double snapped(double value, double step) { return std::round(value / step) * step; }
+double snapped(double value, double step) {
+    return std::round(value / step) * step;
+}
 
 /// Shapes that share scan lines, by union-find over boxes that come within `reach` of each other.
 std::vector<std::vector<std::size_t>> neighbourhoods(const std::vector<FillShape>& shapes, double reach) {
     std::vector<std::size_t> parent(shapes.size());
     std::iota(parent.begin(), parent.end(), std::size_t{0});
     const auto root = [&](std::size_t i) {
-        while (parent[i] != i) i = parent[i] = parent[parent[i]];
+        while (parent[i] != i)
+            i = parent[i] = parent[parent[i]];
         return i;
     };
     const auto rbox = [](const Box& b) { return RBox({b.left, b.bottom}, {b.right, b.top}); };
     std::vector<std::pair<RBox, std::size_t>> items;
-    for (std::size_t i = 0; i < shapes.size(); ++i) items.emplace_back(rbox(shapes[i].box), i);
+    for (std::size_t i = 0; i < shapes.size(); ++i)
+        items.emplace_back(rbox(shapes[i].box), i);
     const bgi::rtree<std::pair<RBox, std::size_t>, bgi::rstar<16>> tree(items);
     for (std::size_t i = 0; i < shapes.size(); ++i) {
         // Only sideways: neighbours above or below share no scan line unless they overlap.
@@ -50,15 +54,18 @@ std::vector<std::vector<std::size_t>> neighbourhoods(const std::vector<FillShape
         }
     }
     std::vector<std::vector<std::size_t>> groups(shapes.size());
-    for (std::size_t i = 0; i < shapes.size(); ++i) groups[root(i)].push_back(i);
+    for (std::size_t i = 0; i < shapes.size(); ++i)
+        groups[root(i)].push_back(i);
     std::erase_if(groups, [](const auto& group) { return group.empty(); });
     return groups;
 }
 
 class FillPlanner {
-   public:
+ public:
     FillPlanner(double pitch, double speed, const machine::MachineProfile& machine)
-        : pitch_(pitch), speed_(speed), machine_(machine),
+        : pitch_(pitch),
+          speed_(speed),
+          machine_(machine),
           run_up_(run_up_length(speed, machine.acceleration_x) * 1.05 + 0.1) {}
 
     /// Shapes closer than this are joined: jumping between them would cost more than sweeping on.
@@ -71,13 +78,14 @@ class FillPlanner {
             auto parts = split(clean(std::move(row.stretches)));
             if (parts.empty()) continue;
             if (!rightwards) std::reverse(parts.begin(), parts.end());
-            for (auto& part : parts) lines.push_back(sweep(row.y, std::move(part), rightwards, motif));
+            for (auto& part : parts)
+                lines.push_back(sweep(row.y, std::move(part), rightwards, motif));
             rightwards = !rightwards;
         }
         return lines;
     }
 
-   private:
+ private:
     /// Ends on the grid; what vanishes there is dropped, what touches is joined.
     static std::vector<Stretch> clean(std::vector<Stretch> stretches) {
         std::vector<Stretch> result;
@@ -132,7 +140,8 @@ std::vector<SweepLine> fill_lines(std::vector<FillShape> shapes, double pitch, d
     for (const auto& group : neighbourhoods(shapes, planner.reach())) {
         if (watch.cancelled()) return {};
         std::vector<geometry::Region> regions;
-        for (const std::size_t i : group) regions.push_back(std::move(shapes[i].region));
+        for (const std::size_t i : group)
+            regions.push_back(std::move(shapes[i].region));
         auto rows = planner.rows(std::move(regions), shapes[group.front()].motif);
         if (!rows.empty()) blocks.push_back(std::move(rows));
     }

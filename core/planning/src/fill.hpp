@@ -1,11 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <vector>
-
+#include <chalkline/base/progress.hpp>
 #include <chalkline/geometry/region.hpp>
 #include <chalkline/machine/profile.hpp>
 
-#include <chalkline/base/progress.hpp>
+#include <vector>
 
 namespace chalkline::planning {
 

@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "path_order.hpp"
 
-#include <algorithm>
-#include <numeric>
-
 #include <chalkline/geometry/region.hpp>
 
 #include <boost/geometry.hpp>
 #include <boost/geometry/index/rtree.hpp>
+
+#include <algorithm>
+#include <numeric>
 
 namespace chalkline::planning {
 namespace {
@@ -31,7 +31,8 @@ std::vector<std::size_t> enclosures(const std::vector<LineShape>& lines) {
         boxes.push_back(geometry::bounds(lines[i].line));
         areas.push_back(std::abs(geometry::signed_area(lines[i].line)));
         const Box& b = boxes.back();
-        if (lines[i].line.closed && areas.back() > 0) closed.emplace_back(RBox({b.left, b.bottom}, {b.right, b.top}), i);
+        if (lines[i].line.closed && areas.back() > 0)
+            closed.emplace_back(RBox({b.left, b.bottom}, {b.right, b.top}), i);
     }
     const bgi::rtree<std::pair<RBox, std::size_t>, bgi::rstar<16>> tree(closed);
     std::vector<std::size_t> parents(lines.size(), nowhere);
@@ -75,12 +76,13 @@ std::vector<Point> entries(const Polyline& line) {
     if (!line.closed) return {line.points.front(), line.points.back()};
     const std::size_t step = std::max<std::size_t>(1, line.points.size() / most);
     std::vector<Point> places;
-    for (std::size_t i = 0; i < line.points.size(); i += step) places.push_back(line.points[i]);
+    for (std::size_t i = 0; i < line.points.size(); i += step)
+        places.push_back(line.points[i]);
     return places;
 }
 
 class NearestNext {
-   public:
+ public:
     NearestNext(std::vector<LineShape> lines, const Watch& watch)
         : lines_(std::move(lines)), parents_(enclosures(lines_)), children_(lines_.size(), 0), watch_(watch) {
         for (const std::size_t parent : parents_)
@@ -88,7 +90,8 @@ class NearestNext {
         std::vector<Entry> first;
         for (std::size_t i = 0; i < lines_.size(); ++i)
             if (children_[i] == 0)
-                for (const Point p : entries(lines_[i].line)) first.push_back({RPoint(p.x, p.y), i});
+                for (const Point p : entries(lines_[i].line))
+                    first.push_back({RPoint(p.x, p.y), i});
         open_ = Tree(first);
     }
 
@@ -97,16 +100,18 @@ class NearestNext {
         result.reserve(lines_.size());
         while (!open_.empty() && !watch_.cancelled()) {
             const std::size_t next = nearest(from);
-            for (const Point p : entries(lines_[next].line)) open_.remove(Entry{RPoint(p.x, p.y), next});
+            for (const Point p : entries(lines_[next].line))
+                open_.remove(Entry{RPoint(p.x, p.y), next});
             if (const std::size_t parent = parents_[next]; parent != nowhere && --children_[parent] == 0)
-                for (const Point p : entries(lines_[parent].line)) open_.insert(Entry{RPoint(p.x, p.y), parent});
+                for (const Point p : entries(lines_[parent].line))
+                    open_.insert(Entry{RPoint(p.x, p.y), parent});
             result.push_back(begun_near(std::move(lines_[next]), from));
             from = result.back().points.back();
         }
         return result;
     }
 
-   private:
+ private:
     using Entry = std::pair<RPoint, std::size_t>;
     using Tree = bgi::rtree<Entry, bgi::rstar<16>>;
 

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <vector>
-
 #include <chalkline/geometry/path.hpp>
 #include <chalkline/planning/plan.hpp>
+
+#include <vector>
 
 namespace chalkline::planning {
 

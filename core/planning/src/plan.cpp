@@ -1,14 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "fill.hpp"
+#include "path_order.hpp"
+
+#include <chalkline/base/units_text.hpp>
 #include <chalkline/planning/plan.hpp>
+#include <chalkline/planning/time_model.hpp>
 
 #include <algorithm>
 #include <utility>
-
-#include <chalkline/base/units_text.hpp>
-#include <chalkline/planning/time_model.hpp>
-
-#include "fill.hpp"
-#include "path_order.hpp"
 
 namespace chalkline::planning {
 namespace {
@@ -54,8 +53,10 @@ StepShapes shapes_of(const job::Job& job, const job::Step& step) {
 
 Box bounds(const StepShapes& shapes) {
     Box box;
-    for (const FillShape& fill : shapes.fills) box.add(fill.box);
-    for (const LineShape& line : shapes.lines) box.add(geometry::bounds(line.line));
+    for (const FillShape& fill : shapes.fills)
+        box.add(fill.box);
+    for (const LineShape& line : shapes.lines)
+        box.add(geometry::bounds(line.line));
     return box;
 }
 
@@ -67,7 +68,7 @@ Result<void> require_on_bed(const Box& box, const MachineProfile& machine) {
 
 /// Appends operations and keeps account of them.
 class Builder {
-   public:
+ public:
     Builder(Plan& plan, const MachineProfile& machine) : plan_(plan), machine_(machine) {}
 
     Point at() const { return at_; }
@@ -139,7 +140,7 @@ class Builder {
 
     StepReport take_report() { return std::exchange(report_, {}); }
 
-   private:
+ private:
     Point within_bed(Point p) const {
         return {std::clamp(p.x, 0.0, machine_.width), std::clamp(p.y, 0.0, machine_.depth)};
     }
@@ -176,9 +177,11 @@ void add_step(Builder& builder, const job::Step& step, StepShapes shapes, const 
         const auto rows =
             fill_lines(std::move(shapes.fills), pitch, settings.speed.mm_per_min(), machine, builder.at(), watch);
         for (int pass = 0; pass < settings.passes; ++pass)
-            for (const SweepLine& row : rows) builder.add_sweep(row, pass);
+            for (const SweepLine& row : rows)
+                builder.add_sweep(row, pass);
         for (const SweepLine& row : rows)
-            for (const auto& s : row.stretches) area += (s.to - s.from) * pitch;
+            for (const auto& s : row.stretches)
+                area += (s.to - s.from) * pitch;
         return;
     }
     for (OrderedLine& line : order_lines(std::move(shapes.lines), options.order, builder.at(), watch)) {
@@ -209,7 +212,8 @@ Result<Plan> plan(const job::Job& job, const MachineProfile& machine, const Plan
     std::vector<StepShapes> all;
     Box box;
     for (const job::Step& step : job.steps) {
-        if (auto valid = steps::validate(step.settings, machine.top_speed()); !valid) return tl::unexpected(valid.error());
+        if (auto valid = steps::validate(step.settings, machine.top_speed()); !valid)
+            return tl::unexpected(valid.error());
         all.push_back(shapes_of(job, step));
         box.add(bounds(all.back()));
     }
@@ -243,8 +247,11 @@ Result<Program> frame(const Box& box, const MachineProfile& machine) {
     if (auto fits = require_on_bed(box, machine); !fits) return tl::unexpected(fits.error());
     Program program;
     const Speed speed = Speed::mm_per_min(std::min(machine.frame_speed, machine.top_speed().mm_per_min()));
-    const Point corners[] = {{box.left, box.bottom}, {box.right, box.bottom}, {box.right, box.top},
-                             {box.left, box.top},    {box.left, box.bottom}};
+    const Point corners[] = {{box.left, box.bottom},
+                             {box.right, box.bottom},
+                             {box.right, box.top},
+                             {box.left, box.top},
+                             {box.left, box.bottom}};
     for (const Point corner : corners)
         program.operations.push_back({machine::Travel{corner, program.operations.empty()}, speed, {}});
     return program;

@@ -56,7 +56,8 @@ std::optional<Words> parse_words(const std::string& text) {
         at = next;
         if (letter == 'G' || letter == 'M') {
             if (!words.add_code(letter == 'M', value)) return {};
-        } else if (std::string_view("XYIJFSP").find(letter) == std::string_view::npos || !words.add_value(letter, value)) {
+        } else if (std::string_view("XYIJFSP").find(letter) == std::string_view::npos ||
+                   !words.add_value(letter, value)) {
             return {};
         }
     }
@@ -74,7 +75,7 @@ double depth_inside(const geometry::Polyline& outline, Point p) {
 }
 
 class Checker {
-   public:
+ public:
     Checker(const ProgramLimits& limits, std::size_t most) : limits_(limits), most_(most) {}
 
     std::vector<ProgramFault> run(machine::LineSource& lines) {
@@ -87,10 +88,9 @@ class Checker {
         return std::move(faults_);
     }
 
-   private:
+ private:
     void report(std::string_view code) {
-        if (faults_.size() < most_)
-            faults_.push_back({std::string(code), number_, line_.operation, line_.text, at_});
+        if (faults_.size() < most_) faults_.push_back({std::string(code), number_, line_.operation, line_.text, at_});
     }
 
     void check_line() {
@@ -115,29 +115,63 @@ class Checker {
     bool apply_g(double code) {
         const int tenths = static_cast<int>(std::lround(code * 10));
         switch (tenths) {
-            case 0: motion_ = 0; return true;
-            case 10: motion_ = 1; return true;
-            case 20: motion_ = 2; return true;
-            case 30: motion_ = 3; return true;
-            case 40: dwell_ = true; return true;
-            case 170: plane_set_ = true; return true;
-            case 200: unit_ = 25.4; units_set_ = true; return true;
-            case 210: unit_ = 1; units_set_ = true; return true;
-            case 540: return true;
-            case 800: motion_ = -1; return true;
-            case 900: absolute_ = true; distance_set_ = true; return true;
-            case 910: absolute_ = false; distance_set_ = true; return true;
-            case 911: return true;
-            case 940: return true;
-            default: return false;
+            case 0:
+                motion_ = 0;
+                return true;
+            case 10:
+                motion_ = 1;
+                return true;
+            case 20:
+                motion_ = 2;
+                return true;
+            case 30:
+                motion_ = 3;
+                return true;
+            case 40:
+                dwell_ = true;
+                return true;
+            case 170:
+                plane_set_ = true;
+                return true;
+            case 200:
+                unit_ = 25.4;
+                units_set_ = true;
+                return true;
+            case 210:
+                unit_ = 1;
+                units_set_ = true;
+                return true;
+            case 540:
+                return true;
+            case 800:
+                motion_ = -1;
+                return true;
+            case 900:
+                absolute_ = true;
+                distance_set_ = true;
+                return true;
+            case 910:
+                absolute_ = false;
+                distance_set_ = true;
+                return true;
+            case 911:
+                return true;
+            case 940:
+                return true;
+            default:
+                return false;
         }
     }
 
     bool apply_m(double code) {
-        if (code == 3) mode_ = Mode::constant;
-        else if (code == 4) mode_ = Mode::following;
-        else if (code == 5 || code == 2 || code == 30) mode_ = Mode::off;
-        else if (code != 7 && code != 8 && code != 9) return false;
+        if (code == 3)
+            mode_ = Mode::constant;
+        else if (code == 4)
+            mode_ = Mode::following;
+        else if (code == 5 || code == 2 || code == 30)
+            mode_ = Mode::off;
+        else if (code != 7 && code != 8 && code != 9)
+            return false;
         return true;
     }
 
@@ -148,7 +182,7 @@ class Checker {
         }
         if (const auto s = words.value('S')) {
             power_ = *s;
-            double most = limits_.machine.power_scale;
+            double most = limits_.machine.full_power_s;
             if (limits_.step_power && line_.operation >= 0)
                 most = std::min(most, limits_.step_power(line_.operation) + 0.5);
             if (power_ < 0 || power_ > most) report(fault::too_much_power);
@@ -180,8 +214,7 @@ class Checker {
         const Point to{x ? base.x + *x : at_.x, y ? base.y + *y : at_.y};
         if (motion_ > 0 && !(feed_ > 0)) report(fault::no_feed);
         const bool lit = motion_ > 0 && mode_ != Mode::off && power_ > 0;
-        if (motion_ >= 2)
-            check_arc(from, to, from + Point{word('I').value_or(0), word('J').value_or(0)}, lit);
+        if (motion_ >= 2) check_arc(from, to, from + Point{word('I').value_or(0), word('J').value_or(0)}, lit);
         at_ = to;
         check_place(to, lit);
         if (lit && motion_ == 1) check_place(from, lit);
@@ -234,7 +267,7 @@ ProgramLimits limits_of(const job::Job& job, const machine::MachineProfile& mach
     if (job.stock) limits.stock = job.stock->outline();
     std::map<job::Id, double> power;
     for (const job::Step& step : job.steps)
-        power[step.id] = step.settings.power.fraction() * machine.power_scale;
+        power[step.id] = step.settings.power.fraction() * machine.full_power_s;
     limits.step_power = [power, &program](std::int64_t operation) {
         const auto found = power.find(program.operations[static_cast<std::size_t>(operation)].origin.step);
         return found == power.end() ? 0.0 : found->second;

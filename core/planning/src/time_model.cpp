@@ -57,7 +57,8 @@ double trapezoid_time(const Segment& s, double from, double to) {
 
 double chain_time(std::vector<Segment>& segments, double deviation) {
     const std::size_t n = segments.size();
-    for (std::size_t i = 1; i < n; ++i) segments[i].entry = corner_speed(segments[i - 1], segments[i], deviation);
+    for (std::size_t i = 1; i < n; ++i)
+        segments[i].entry = corner_speed(segments[i - 1], segments[i], deviation);
     double next = 0;
     for (std::size_t i = n; i-- > 0;) {
         auto& s = segments[i];
@@ -76,7 +77,7 @@ double chain_time(std::vector<Segment>& segments, double deviation) {
 }
 
 class Clock {
-   public:
+ public:
     Clock(const machine::Program& program, const MachineProfile& machine) : program_(program), machine_(machine) {}
 
     double of(const machine::Operation& operation) {
@@ -94,7 +95,7 @@ class Clock {
         return 0;
     }
 
-   private:
+ private:
     double straight(Point from, Point to, double speed) const {
         const double length = geometry::distance(from, to);
         if (length <= 0) return 0;
@@ -108,8 +109,8 @@ class Clock {
             const double length = geometry::distance(at_, to);
             if (length > 0) {
                 const Limits limits = limits_along(to - at_, machine_);
-                segments_.push_back({length, std::min(speed.mm_per_s(), limits.rate), limits.acceleration,
-                                     (to - at_) * (1 / length)});
+                segments_.push_back(
+                    {length, std::min(speed.mm_per_s(), limits.rate), limits.acceleration, (to - at_) * (1 / length)});
             }
             at_ = to;
         }
@@ -142,7 +143,8 @@ std::vector<double> operation_ends(const machine::Program& program, const Machin
     ends.reserve(program.operations.size());
     Clock clock(program, machine);
     double now = 0;
-    for (const auto& operation : program.operations) ends.push_back(now += clock.of(operation));
+    for (const auto& operation : program.operations)
+        ends.push_back(now += clock.of(operation));
     return ends;
 }
 

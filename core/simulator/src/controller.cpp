@@ -1,13 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Link, clock, states and motion of the simulated controller; what lines mean is in controller_lines.cpp.
+#include <chalkline/geometry/region.hpp>
 #include <chalkline/simulator/controller.hpp>
 
 #include <fmt/format.h>
-
-#include <charconv>
 #include <nlohmann/json.hpp>
 
-#include <chalkline/geometry/region.hpp>
+#include <charconv>
 
 namespace chalkline::simulator {
 namespace {
@@ -21,23 +20,52 @@ std::map<int, double> factory_settings(const machine::MachineProfile& p) {
     int mask = 0;
     if (p.home == machine::HomeCorner::near_left || p.home == machine::HomeCorner::far_left) mask |= 1;
     if (p.home == machine::HomeCorner::near_left || p.home == machine::HomeCorner::near_right) mask |= 2;
-    return {{0, 10}, {1, 25}, {2, 0}, {3, 0}, {4, 0}, {5, 0}, {6, 0}, {10, 1}, {11, p.junction_deviation}, {12, 0.002},
-            {13, 0}, {20, homes ? 1.0 : 0.0}, {21, 0}, {22, homes ? 1.0 : 0.0}, {23, static_cast<double>(mask)}, {24, 100},
-            {25, 3000}, {26, 250}, {27, 1}, {30, static_cast<double>(p.power_scale)}, {31, 0}, {32, 1},
-            {100, 80}, {101, 80}, {102, 80}, {110, p.max_rate_x}, {111, p.max_rate_y}, {112, 1000},
-            {120, p.acceleration_x}, {121, p.acceleration_y}, {122, 100},
-            {130, p.width}, {131, p.depth}, {132, 50}};
+    return {{0, 10},
+            {1, 25},
+            {2, 0},
+            {3, 0},
+            {4, 0},
+            {5, 0},
+            {6, 0},
+            {10, 1},
+            {11, p.junction_deviation},
+            {12, 0.002},
+            {13, 0},
+            {20, homes ? 1.0 : 0.0},
+            {21, 0},
+            {22, homes ? 1.0 : 0.0},
+            {23, static_cast<double>(mask)},
+            {24, 100},
+            {25, 3000},
+            {26, 250},
+            {27, 1},
+            {30, static_cast<double>(p.full_power_s)},
+            {31, 0},
+            {32, 1},
+            {100, 80},
+            {101, 80},
+            {102, 80},
+            {110, p.max_rate_x},
+            {111, p.max_rate_y},
+            {112, 1000},
+            {120, p.acceleration_x},
+            {121, p.acceleration_y},
+            {122, 100},
+            {130, p.width},
+            {131, p.depth},
+            {132, 50}};
 }
 
 }  // namespace
 
 std::string to_json(const Report& r) {
-    const nlohmann::ordered_json json{
-        {"virtual_s", r.virtual_s}, {"moves", r.moves},           {"bytes", r.bytes},
-        {"lines", r.lines},         {"beam_on_mm", r.beam_on_mm}, {"beam_on_s", r.beam_on_s},
-        {"travel_mm", r.travel_mm}, {"top_mm_min", r.top_mm_min}, {"starved", r.starved},
-        {"worst_rx_fill", r.worst_rx_fill}, {"errors", r.errors}, {"alarms", r.alarms},
-        {"violations", r.violations}};
+    const nlohmann::ordered_json json{{"virtual_s", r.virtual_s},   {"moves", r.moves},
+                                      {"bytes", r.bytes},           {"lines", r.lines},
+                                      {"beam_on_mm", r.beam_on_mm}, {"beam_on_s", r.beam_on_s},
+                                      {"travel_mm", r.travel_mm},   {"top_mm_min", r.top_mm_min},
+                                      {"starved", r.starved},       {"worst_rx_fill", r.worst_rx_fill},
+                                      {"errors", r.errors},         {"alarms", r.alarms},
+                                      {"violations", r.violations}};
     return json.dump(2, ' ', false, nlohmann::ordered_json::error_handler_t::replace) + "\n";
 }
 
@@ -58,7 +86,8 @@ void Controller::receive(std::string_view bytes) {
     // Ten bits a byte on the wire.
     const double each = 10.0 / profile_.baud;
     double at = incoming_.empty() ? now_ : std::max(now_, incoming_.back().at);
-    for (const char c : bytes) incoming_.push_back({at += each, c});
+    for (const char c : bytes)
+        incoming_.push_back({at += each, c});
     report_.bytes += static_cast<std::int64_t>(bytes.size());
 }
 
@@ -74,8 +103,10 @@ std::string Controller::take_output() {
 void Controller::reply(std::string_view line) {
     const double each = 10.0 / profile_.baud;
     double at = outgoing_.empty() ? now_ : std::max(now_, outgoing_.back().at);
-    for (const char c : line) outgoing_.push_back({at += each, c});
-    for (const char c : {'\r', '\n'}) outgoing_.push_back({at += each, c});
+    for (const char c : line)
+        outgoing_.push_back({at += each, c});
+    for (const char c : {'\r', '\n'})
+        outgoing_.push_back({at += each, c});
 }
 
 void Controller::arrive() {
@@ -114,7 +145,8 @@ void Controller::realtime(unsigned char byte) {
                 state_ = motion_.empty() && arc_.empty() ? State::idle : State::run;
             }
             return;
-        case 0x18: return soft_reset();
+        case 0x18:
+            return soft_reset();
         case 0x84:  // the safety door opens: a hold that says so, and closes again at once
             if (state_ == State::run || state_ == State::jog) holding_ = true;
             if (state_ == State::idle) {
@@ -126,23 +158,37 @@ void Controller::realtime(unsigned char byte) {
         case 0x85:
             if (state_ == State::jog) holding_ = true;
             return;
-        case 0x90: return change(feed_override_, 100);
-        case 0x91: return change(feed_override_, feed_override_ + 10);
-        case 0x92: return change(feed_override_, feed_override_ - 10);
-        case 0x93: return change(feed_override_, feed_override_ + 1);
-        case 0x94: return change(feed_override_, feed_override_ - 1);
-        case 0x95: return change(rapid_override_, 100);
-        case 0x96: return change(rapid_override_, 50);
-        case 0x97: return change(rapid_override_, 25);
-        case 0x99: return change(power_override_, 100);
-        case 0x9a: return change(power_override_, power_override_ + 10);
-        case 0x9b: return change(power_override_, power_override_ - 10);
-        case 0x9c: return change(power_override_, power_override_ + 1);
-        case 0x9d: return change(power_override_, power_override_ - 1);
+        case 0x90:
+            return change(feed_override_, 100);
+        case 0x91:
+            return change(feed_override_, feed_override_ + 10);
+        case 0x92:
+            return change(feed_override_, feed_override_ - 10);
+        case 0x93:
+            return change(feed_override_, feed_override_ + 1);
+        case 0x94:
+            return change(feed_override_, feed_override_ - 1);
+        case 0x95:
+            return change(rapid_override_, 100);
+        case 0x96:
+            return change(rapid_override_, 50);
+        case 0x97:
+            return change(rapid_override_, 25);
+        case 0x99:
+            return change(power_override_, 100);
+        case 0x9a:
+            return change(power_override_, power_override_ + 10);
+        case 0x9b:
+            return change(power_override_, power_override_ - 10);
+        case 0x9c:
+            return change(power_override_, power_override_ + 1);
+        case 0x9d:
+            return change(power_override_, power_override_ - 1);
         case 0x9e:
             if (state_ == State::hold) beam_stopped_ = !beam_stopped_;
             return;
-        default: return;
+        default:
+            return;
     }
 }
 
@@ -242,7 +288,8 @@ void Controller::start_homing() {
     const geometry::Point corner{(mask & 1) != 0 ? 0 : profile_.width, (mask & 2) != 0 ? 0 : profile_.depth};
     const geometry::Point way = corner - motion_.at();
     // Both axes seek at once; then they back off, touch again slowly and pull off.
-    homing_left_ = std::max(std::abs(way.x), std::abs(way.y)) / (setting(25) / 60) + 4 * setting(27) / (setting(26) / 60);
+    homing_left_ =
+        std::max(std::abs(way.x), std::abs(way.y)) / (setting(25) / 60) + 4 * setting(27) / (setting(26) / 60);
 }
 
 void Controller::finish_homing() {
@@ -272,7 +319,8 @@ bool Controller::at_rest() const {
 
 int Controller::room() const {
     std::size_t open = incoming_.size() + buffer_.size();
-    for (const std::string& line : waiting_) open += line.size() + 1;
+    for (const std::string& line : waiting_)
+        open += line.size() + 1;
     return profile_.receive_buffer - 1 - static_cast<int>(open);
 }
 
@@ -374,7 +422,8 @@ void Controller::violation(const std::string& text) {
 
 std::string Controller::settings_text() const {
     std::string text;
-    for (const auto& [number, value] : settings_) text += fmt::format("{}={:g}\n", number, value);
+    for (const auto& [number, value] : settings_)
+        text += fmt::format("{}={:g}\n", number, value);
     text += fmt::format("G54={:.3f},{:.3f}\n", g54_.x, g54_.y);
     return text;
 }

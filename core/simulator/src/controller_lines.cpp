@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What the lines mean that the simulated controller gets: system commands, jogs and G-code.
+#include <chalkline/simulator/controller.hpp>
+
 #include <fmt/format.h>
 
 #include <charconv>
 #include <cmath>
 #include <numbers>
-
-#include <chalkline/simulator/controller.hpp>
 
 namespace chalkline::simulator {
 namespace {
@@ -14,8 +14,8 @@ namespace {
 using geometry::Point;
 
 // Numbers of the public interface.
-constexpr int expected_letter = 1, bad_number = 2, bad_system_command = 3, homing_disabled = 5, not_idle = 8, locked = 9,
-              line_overflow = 11, travel_exceeded = 15, bad_jog = 16, unsupported = 20, feed_undefined = 22,
+constexpr int expected_letter = 1, bad_number = 2, bad_system_command = 3, homing_disabled = 5, not_idle = 8,
+              locked = 9, line_overflow = 11, travel_exceeded = 15, bad_jog = 16, unsupported = 20, feed_undefined = 22,
               repeated_word = 25, no_axis_words = 26, bad_target = 33, no_arc_offsets = 35, value_missing = 28;
 constexpr std::size_t longest_line = 79;
 
@@ -126,8 +126,14 @@ bool Controller::system_line(const std::string& line) {
         print_offsets();
     } else if (line == "$G") {
         reply(fmt::format("[GC:G{} G54 G17 G{} G{} G94 M{} M{} T0 F{:.0f} S{:.0f}]", motion_mode_, unit_ == 1 ? 21 : 20,
-                          absolute_ ? 90 : 91, beam_ == BeamMode::off ? 5 : beam_ == BeamMode::constant ? 3 : 4,
-                          flood_ ? 8 : mist_ ? 7 : 9, feed_, power_word_));
+                          absolute_ ? 90 : 91,
+                          beam_ == BeamMode::off        ? 5
+                          : beam_ == BeamMode::constant ? 3
+                                                        : 4,
+                          flood_  ? 8
+                          : mist_ ? 7
+                                  : 9,
+                          feed_, power_word_));
     } else if (line == "$I") {
         reply("[VER:1.1h.simulated:]");
         reply(fmt::format("[OPT:VL,{},{}]", profile_.planner_blocks - 1, profile_.receive_buffer));
@@ -171,10 +177,9 @@ void Controller::system_setting(const std::string& line) {
     const auto equals = line.find('=');
     int number = 0;
     double value = 0;
-    const bool readable =
-        equals != std::string::npos &&
-        std::from_chars(line.data() + 1, line.data() + equals, number).ec == std::errc() &&
-        std::from_chars(line.data() + equals + 1, line.data() + line.size(), value).ec == std::errc();
+    const bool readable = equals != std::string::npos &&
+                          std::from_chars(line.data() + 1, line.data() + equals, number).ec == std::errc() &&
+                          std::from_chars(line.data() + equals + 1, line.data() + line.size(), value).ec == std::errc();
     if (!readable || !settings_.contains(number)) return fault(bad_system_command, line);
     if (value < 0) return fault(4, line);
     settings_[number] = value;
@@ -184,7 +189,8 @@ void Controller::system_setting(const std::string& line) {
 
 void Controller::print_settings() {
     for (const auto& [number, value] : settings_) {
-        const bool decimal = number == 11 || number == 12 || number == 27 || number >= 100 || number == 24 || number == 25;
+        const bool decimal =
+            number == 11 || number == 12 || number == 27 || number >= 100 || number == 24 || number == 25;
         reply(fmt::format(fmt::runtime(decimal ? "${}={:.3f}" : "${}={:.0f}"), number, value));
     }
 }
@@ -224,9 +230,9 @@ bool Controller::code_line(const std::string& line) {
     };
     // What changes the beam's mode, dwells or ends the program first lets the planner run empty.
     const bool beam_changes = has(words.m, 30) || has(words.m, 40) || has(words.m, 50);
-    const bool waits = has(words.g, 40) || has(words.m, 20) || has(words.m, 300) || has(words.m, 0) || has(words.g, 100) ||
-                       has(words.g, 920) || beam_changes || has(words.m, 70) || has(words.m, 80) || has(words.m, 90) ||
-                       (!laser_mode() && words.value('S'));
+    const bool waits = has(words.g, 40) || has(words.m, 20) || has(words.m, 300) || has(words.m, 0) ||
+                       has(words.g, 100) || has(words.g, 920) || beam_changes || has(words.m, 70) || has(words.m, 80) ||
+                       has(words.m, 90) || (!laser_mode() && words.value('S'));
     if (waits && !motion_.empty()) return false;
     if (waits) dry_since_.reset();  // the planner was emptied on purpose
     if (state_ == State::check) {
@@ -246,32 +252,77 @@ int Controller::apply(const Words& words, bool jog) {
     bool dwell = false, offsets = false, offsets_away = false, program_end = false;
     for (const int code : words.g) {
         switch (code) {
-            case 0: case 10: case 20: case 30: motion_mode_ = code / 10; break;
-            case 40: dwell = true; break;
-            case 100: case 920: offsets = true; break;
-            case 921: offsets_away = true; break;
-            case 170: case 400: case 490: case 530: case 540: case 610: case 800: case 911: case 940: break;
-            case 200: unit_ = 25.4; break;
-            case 210: unit_ = 1; break;
-            case 900: absolute_ = true; break;
-            case 910: absolute_ = false; break;
-            default: return unsupported;
+            case 0:
+            case 10:
+            case 20:
+            case 30:
+                motion_mode_ = code / 10;
+                break;
+            case 40:
+                dwell = true;
+                break;
+            case 100:
+            case 920:
+                offsets = true;
+                break;
+            case 921:
+                offsets_away = true;
+                break;
+            case 170:
+            case 400:
+            case 490:
+            case 530:
+            case 540:
+            case 610:
+            case 800:
+            case 911:
+            case 940:
+                break;
+            case 200:
+                unit_ = 25.4;
+                break;
+            case 210:
+                unit_ = 1;
+                break;
+            case 900:
+                absolute_ = true;
+                break;
+            case 910:
+                absolute_ = false;
+                break;
+            default:
+                return unsupported;
         }
     }
     for (const int code : words.m) {
         switch (code) {
-            case 0: break;
-            case 20: case 300: program_end = true; break;
-            case 30: beam_ = BeamMode::constant; break;
-            case 40: beam_ = BeamMode::following; break;
+            case 0:
+                break;
+            case 20:
+            case 300:
+                program_end = true;
+                break;
+            case 30:
+                beam_ = BeamMode::constant;
+                break;
+            case 40:
+                beam_ = BeamMode::following;
+                break;
             case 50:
                 beam_ = BeamMode::off;
                 mid_program_ = false;
                 break;
-            case 70: mist_ = true; break;
-            case 80: flood_ = true; break;
-            case 90: flood_ = mist_ = false; break;
-            default: return unsupported;
+            case 70:
+                mist_ = true;
+                break;
+            case 80:
+                flood_ = true;
+                break;
+            case 90:
+                flood_ = mist_ = false;
+                break;
+            default:
+                return unsupported;
         }
     }
     for (const auto& [letter, value] : words.values) {
@@ -378,7 +429,8 @@ int Controller::apply_arc(const Words& words, Point target, double programmed) {
     if (!clockwise && sweep <= 1e-9) sweep += 2 * std::numbers::pi;
     if (clockwise && sweep >= -1e-9) sweep -= 2 * std::numbers::pi;
     const double tolerance = std::min(setting(12), radius / 2);
-    const int pieces = std::max(1, static_cast<int>(std::abs(sweep) * radius / 2 / std::sqrt(tolerance * (2 * radius - tolerance))));
+    const int pieces =
+        std::max(1, static_cast<int>(std::abs(sweep) * radius / 2 / std::sqrt(tolerance * (2 * radius - tolerance))));
     const double power = std::clamp(power_word_ / setting(30), 0.0, 1.0);
     note_starvation();
     for (int k = 1; k <= pieces; ++k) {

@@ -25,7 +25,8 @@ DoseMap::DoseMap(double width, double depth, double cells_per_mm, double spot)
             shares.push_back(static_cast<float>(share));
             sum += share;
         }
-        for (float& share : shares) share = static_cast<float>(share / sum);
+        for (float& share : shares)
+            share = static_cast<float>(share / sum);
         kernel_.push_back(std::move(shares));
     }
 }
@@ -33,7 +34,8 @@ DoseMap::DoseMap(double width, double depth, double cells_per_mm, double spot)
 void DoseMap::burn(geometry::Point from, geometry::Point to, double energy) {
     const double length = geometry::distance(from, to) * cells_per_mm_;
     const int dabs = std::max(1, static_cast<int>(std::ceil(length * 2)));
-    for (int i = 0; i < dabs; ++i) dab(geometry::between(from, to, (i + 0.5) / dabs), energy / dabs);
+    for (int i = 0; i < dabs; ++i)
+        dab(geometry::between(from, to, (i + 0.5) / dabs), energy / dabs);
 }
 
 void DoseMap::dab(geometry::Point at, double energy) {

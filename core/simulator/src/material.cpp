@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/geometry/region.hpp>
 #include <chalkline/simulator/material.hpp>
 
 #include <cmath>
-
-#include <chalkline/geometry/region.hpp>
 
 namespace chalkline::simulator {
 namespace {
@@ -28,10 +27,11 @@ Rgb marked(const Piece& piece, double dose) {
 }  // namespace
 
 const std::vector<Material>& materials() {
-    static const std::vector<Material> all{
-        {"birch", {226, 196, 146}, {51, 25, 11}, 100, 700, 4000},  {"lime", {235, 214, 172}, {60, 32, 16}, 90, 600, 2600},
-        {"slate", {74, 78, 82}, {186, 188, 186}, 150, 900, 0},     {"tile", {246, 246, 243}, {40, 38, 38}, 200, 500, 0},
-        {"acrylic", {228, 236, 240}, {180, 196, 206}, 300, 1500, 0}};
+    static const std::vector<Material> all{{"birch", {226, 196, 146}, {51, 25, 11}, 100, 700, 4000},
+                                           {"lime", {235, 214, 172}, {60, 32, 16}, 90, 600, 2600},
+                                           {"slate", {74, 78, 82}, {186, 188, 186}, 150, 900, 0},
+                                           {"tile", {246, 246, 243}, {40, 38, 38}, 200, 500, 0},
+                                           {"acrylic", {228, 236, 240}, {180, 196, 206}, 300, 1500, 0}};
     return all;
 }
 

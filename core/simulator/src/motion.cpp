@@ -48,7 +48,8 @@ bool Motion::add(Point to, double programmed, double power, BeamMode beam, bool 
             if (cosine > -0.999999) {
                 // The acceleration the axes allow along the bisector of the corner.
                 const Point turn = block.unit - last_unit_;
-                const double bend = along(turn * (1 / geometry::norm(turn)), limits_.acceleration_x, limits_.acceleration_y);
+                const double bend =
+                    along(turn * (1 / geometry::norm(turn)), limits_.acceleration_x, limits_.acceleration_y);
                 const double half = std::sqrt(0.5 * (1 - cosine));
                 corner = std::min(corner, std::sqrt(bend * limits_.junction_deviation * half / (1 - half)));
             }
@@ -66,7 +67,8 @@ void Motion::set_overrides(double feed, double rapid, double power) {
     feed_override_ = feed;
     rapid_override_ = rapid;
     power_override_ = power;
-    for (Block& block : blocks_) block.nominal = nominal_of(block);
+    for (Block& block : blocks_)
+        block.nominal = nominal_of(block);
     plan();
 }
 

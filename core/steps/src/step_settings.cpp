@@ -1,18 +1,20 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/base/units_text.hpp>
 #include <chalkline/steps/step_settings.hpp>
 
 #include <algorithm>
 #include <cmath>
 
-#include <chalkline/base/units_text.hpp>
-
 namespace chalkline::steps {
 
 std::string_view to_text(StepKind kind) {
     switch (kind) {
-        case StepKind::engrave: return "engrave";
-        case StepKind::score: return "score";
-        case StepKind::cut: return "cut";
+        case StepKind::engrave:
+            return "engrave";
+        case StepKind::score:
+            return "score";
+        case StepKind::cut:
+            return "cut";
     }
     return {};
 }
@@ -40,7 +42,8 @@ StepSettings starting_point(StepKind kind) {
 
 Result<void> validate(const StepSettings& settings, Speed top_speed) {
     const double power = settings.power.percent(), speed = settings.speed.mm_per_min();
-    if (!(power >= 0 && power <= 100)) return fail(error::power_out_of_range, {{"power", format_power(settings.power)}});
+    if (!(power >= 0 && power <= 100))
+        return fail(error::power_out_of_range, {{"power", format_power(settings.power)}});
     if (!(speed >= 1 && speed <= top_speed.mm_per_min()))
         return fail(error::speed_out_of_range, {{"speed", format_speed(settings.speed, SpeedUnit::mm_per_min)},
                                                 {"top", format_speed(top_speed, SpeedUnit::mm_per_min)}});

@@ -17,9 +17,14 @@
 namespace chalkline::link {
 namespace {
 
-constexpr std::array<std::pair<int, speed_t>, 8> rates{{{9600, B9600},     {19200, B19200},   {38400, B38400},
-                                                        {57600, B57600},   {115200, B115200}, {230400, B230400},
-                                                        {460800, B460800}, {921600, B921600}}};
+constexpr std::array<std::pair<int, speed_t>, 8> rates{{{9600, B9600},
+                                                        {19200, B19200},
+                                                        {38400, B38400},
+                                                        {57600, B57600},
+                                                        {115200, B115200},
+                                                        {230400, B230400},
+                                                        {460800, B460800},
+                                                        {921600, B921600}}};
 
 speed_t rate_of(int baud) {
     for (const auto& [number, rate] : rates)
@@ -32,12 +37,17 @@ tl::unexpected<Error> open_failure(int problem, const std::string& path) {
         case ENOENT:
         case ENODEV:
         case ENXIO:
-        case ENOTDIR: return fail(error::missing, {}, path);
+        case ENOTDIR:
+            return fail(error::missing, {}, path);
         case EACCES:
-        case EPERM: return fail(error::forbidden, {}, path);
-        case EBUSY: return fail(error::busy, {}, path);
-        case EISDIR: return fail(error::not_a_port, {}, path);
-        default: return fail(error::unreachable, {{"reason", std::strerror(problem)}}, path);
+        case EPERM:
+            return fail(error::forbidden, {}, path);
+        case EBUSY:
+            return fail(error::busy, {}, path);
+        case EISDIR:
+            return fail(error::not_a_port, {}, path);
+        default:
+            return fail(error::unreachable, {{"reason", std::strerror(problem)}}, path);
     }
 }
 

@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/link/session_runner.hpp>
 
-#include <array>
 #include <asio.hpp>
+
+#include <array>
 #include <chrono>
 #include <optional>
 #include <thread>
@@ -25,7 +26,7 @@ double seconds_now() {
 }  // namespace
 
 class SessionRunner::Worker {
-   public:
+ public:
     Worker(Address address, machine::MachineProfile profile, Listener listener)
         : address_(std::move(address)), profile_(std::move(profile)), listener_(std::move(listener)), timer_(io_) {
         thread_ = std::thread([this] { run(); });
@@ -45,7 +46,7 @@ class SessionRunner::Worker {
         });
     }
 
-   private:
+ private:
     using Serial = asio::posix::stream_descriptor;
     using Socket = asio::ip::tcp::socket;
 
@@ -86,7 +87,8 @@ class SessionRunner::Worker {
         asio::async_connect(socket, endpoints, [&](std::error_code outcome, const auto&) { result = outcome; });
         io_.restart();
         const auto until = std::chrono::steady_clock::now() + connect_patience;
-        while (!result && !io_.stopped() && std::chrono::steady_clock::now() < until) io_.run_one_until(until);
+        while (!result && !io_.stopped() && std::chrono::steady_clock::now() < until)
+            io_.run_one_until(until);
         if (!result) {
             std::error_code ignored;
             socket.close(ignored);
@@ -186,6 +188,8 @@ SessionRunner::SessionRunner(Address address, machine::MachineProfile profile, L
 
 SessionRunner::~SessionRunner() = default;
 
-void SessionRunner::request(Request request) { worker_->request(std::move(request)); }
+void SessionRunner::request(Request request) {
+    worker_->request(std::move(request));
+}
 
 }  // namespace chalkline::link

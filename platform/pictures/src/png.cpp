@@ -1,11 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/base/file.hpp>
 #include <chalkline/pictures/png.hpp>
 
 #include <QBuffer>
 #include <QImage>
 #include <cmath>
-
-#include <chalkline/base/file.hpp>
 
 namespace chalkline::pictures {
 

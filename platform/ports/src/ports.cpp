@@ -39,8 +39,9 @@ std::vector<Port> list() {
         const char* driver = udev_device_get_driver(udev_device_get_parent(device.get()));
         // Placeholders of the platform's serial driver have no port behind them.
         if (!path || (driver && std::string(driver) == "serial8250")) continue;
-        found.push_back({path, first_of(property(device.get(), "ID_VENDOR_FROM_DATABASE"), property(device.get(), "ID_VENDOR")),
-                         first_of(property(device.get(), "ID_MODEL_FROM_DATABASE"), property(device.get(), "ID_MODEL"))});
+        found.push_back(
+            {path, first_of(property(device.get(), "ID_VENDOR_FROM_DATABASE"), property(device.get(), "ID_VENDOR")),
+             first_of(property(device.get(), "ID_MODEL_FROM_DATABASE"), property(device.get(), "ID_MODEL"))});
     }
     std::sort(found.begin(), found.end(), [](const Port& a, const Port& b) { return a.path < b.path; });
     return found;

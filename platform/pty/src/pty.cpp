@@ -42,7 +42,9 @@ Result<Pty> Pty::open(const std::string& link) {
 }
 
 Pty::Pty(Pty&& other) noexcept
-    : master_(std::exchange(other.master_, -1)), slave_(std::exchange(other.slave_, -1)), link_(std::move(other.link_)) {}
+    : master_(std::exchange(other.master_, -1)),
+      slave_(std::exchange(other.slave_, -1)),
+      link_(std::move(other.link_)) {}
 
 Pty::~Pty() {
     if (master_ < 0) return;

@@ -1,10 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <catch2/catch.hpp>
-#include <numbers>
-#include <rapidcheck/catch.h>
-
 #include <chalkline/art/reader.hpp>
 #include <chalkline/base/file.hpp>
+
+#include <catch2/catch.hpp>
+#include <rapidcheck/catch.h>
+
+#include <numbers>
 
 using namespace chalkline;
 using namespace chalkline::art;
@@ -13,12 +14,16 @@ using geometry::Point;
 
 namespace {
 
-Result<Artwork> read_text(const std::string& text) { return read(std::make_shared<const std::string>(text), "test.svg"); }
+Result<Artwork> read_text(const std::string& text) {
+    return read(std::make_shared<const std::string>(text), "test.svg");
+}
 
 /// A drawing 100 × 50 mm in which a user unit is a millimetre.
 Artwork drawing(const std::string& inside, const std::string& attributes = "") {
-    auto art = read_text("<svg xmlns='http://www.w3.org/2000/svg' xmlns:xlink='http://www.w3.org/1999/xlink' width='100mm' "
-                         "height='50mm' viewBox='0 0 100 50' " + attributes + ">" + inside + "</svg>");
+    auto art = read_text(
+        "<svg xmlns='http://www.w3.org/2000/svg' xmlns:xlink='http://www.w3.org/1999/xlink' width='100mm' "
+        "height='50mm' viewBox='0 0 100 50' " +
+        attributes + ">" + inside + "</svg>");
     REQUIRE(art);
     return *art;
 }
@@ -36,7 +41,9 @@ void check_box(const Box& box, Box wanted) {
     CHECK(box.top == Approx(wanted.top).margin(0.011));
 }
 
-Box box_of_path(const std::string& d) { return bounds(drawing("<path d='" + d + "'/>")); }
+Box box_of_path(const std::string& d) {
+    return bounds(drawing("<path d='" + d + "'/>"));
+}
 
 }  // namespace
 
@@ -49,7 +56,8 @@ TEST_CASE("sizes are physical and Y points up") {
 
 TEST_CASE("every unit comes to millimetres") {
     const auto page = [](const std::string& size) {
-        const auto art = read_text("<svg xmlns='http://www.w3.org/2000/svg' width='" + size + "' height='" + size + "'><rect width='1' height='1'/></svg>");
+        const auto art = read_text("<svg xmlns='http://www.w3.org/2000/svg' width='" + size + "' height='" + size +
+                                   "'><rect width='1' height='1'/></svg>");
         REQUIRE(art);
         return art->page.x;
     };
@@ -63,11 +71,13 @@ TEST_CASE("every unit comes to millimetres") {
 }
 
 TEST_CASE("a drawing without a size says so") {
-    const auto box_only = read_text("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 96 48'><rect width='96' height='48'/></svg>");
+    const auto box_only =
+        read_text("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 96 48'><rect width='96' height='48'/></svg>");
     REQUIRE(box_only);
     CHECK(box_only->page.x == Approx(25.4));
     CHECK(count(*box_only, notice::no_size) == 1);
-    const auto nothing = read_text("<svg xmlns='http://www.w3.org/2000/svg'><rect x='-96' y='10' width='192' height='96'/></svg>");
+    const auto nothing =
+        read_text("<svg xmlns='http://www.w3.org/2000/svg'><rect x='-96' y='10' width='192' height='96'/></svg>");
     REQUIRE(nothing);
     CHECK(nothing->page.x == Approx(50.8));
     check_box(bounds(*nothing), {0, 0, 50.8, 25.4});
@@ -76,8 +86,9 @@ TEST_CASE("a drawing without a size says so") {
 
 TEST_CASE("the view box keeps its proportion") {
     const auto box = [](const std::string& aspect) {
-        const auto art = read_text("<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='50mm' viewBox='0 0 10 10' " + aspect +
-                                   "><rect width='10' height='10'/></svg>");
+        const auto art =
+            read_text("<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='50mm' viewBox='0 0 10 10' " +
+                      aspect + "><rect width='10' height='10'/></svg>");
         return bounds(*art);
     };
     check_box(box(""), {25, 0, 75, 50});
@@ -96,10 +107,10 @@ TEST_CASE("all path commands, absolute and relative") {
     check_box(box_of_path("M10 20 q10-20 20 0 t20 0"), {10, 20, 50, 40});
     check_box(box_of_path("M10 20 A10 10 0 0 1 30 20"), {10, 30, 30, 40});
     check_box(box_of_path("M10 20 A10 10 0 0 0 30 20"), {10, 20, 30, 30});
-    check_box(box_of_path("M10 20a10 10 0 1120 0z"), {10, 30, 30, 40});        // flags without separators
-    check_box(box_of_path("M10 20 A1 1 0 0 1 30 20"), {10, 30, 30, 40});       // radii too small are grown
-    check_box(box_of_path("M10 20 A0 5 0 0 1 30 10"), {10, 30, 30, 40});       // no radius: a line
-    check_box(box_of_path("M10-5.5.5.25L+20 1e1"), {0.5, 40, 20, 55.5});            // numbers that touch
+    check_box(box_of_path("M10 20a10 10 0 1120 0z"), {10, 30, 30, 40});   // flags without separators
+    check_box(box_of_path("M10 20 A1 1 0 0 1 30 20"), {10, 30, 30, 40});  // radii too small are grown
+    check_box(box_of_path("M10 20 A0 5 0 0 1 30 10"), {10, 30, 30, 40});  // no radius: a line
+    check_box(box_of_path("M10-5.5.5.25L+20 1e1"), {0.5, 40, 20, 55.5});  // numbers that touch
 }
 
 TEST_CASE("an arc given by its ends goes through where it should") {
@@ -110,7 +121,8 @@ TEST_CASE("an arc given by its ends goes through where it should") {
                      25 + rx * std::cos(t) * std::sin(phi) + ry * std::sin(t) * std::cos(phi)};
     };
     const Point from = at(0.3), to = at(0.3 + std::numbers::pi / 2);
-    std::string d = "M" + std::to_string(from.x) + " " + std::to_string(from.y) + " A20 10 30 0 1 " + std::to_string(to.x) + " " + std::to_string(to.y);
+    std::string d = "M" + std::to_string(from.x) + " " + std::to_string(from.y) + " A20 10 30 0 1 " +
+                    std::to_string(to.x) + " " + std::to_string(to.y);
     const Artwork art = drawing("<path fill='none' stroke='#000' d='" + d + "'/>");
     const auto line = art.shapes[0].path.flatten()[0];
     double worst = 0;
@@ -126,7 +138,8 @@ TEST_CASE("an arc given by its ends goes through where it should") {
 }
 
 TEST_CASE("a broken path is drawn up to the fault, and said") {
-    const Artwork art = drawing("<path d='M10 10 L20 10 L20 20 L foo 30'/><path d='L5 5'/>\n<path d='M1 1 L2 2 Lnan 3'/>");
+    const Artwork art =
+        drawing("<path d='M10 10 L20 10 L20 20 L foo 30'/><path d='L5 5'/>\n<path d='M1 1 L2 2 Lnan 3'/>");
     check_box(geometry::Box(geometry::bounds(art.shapes[0].path.flatten())), {10, 30, 20, 40});
     CHECK(count(art, notice::bad_path) == 3);
 }
@@ -140,21 +153,26 @@ TEST_CASE("basic shapes") {
     check_box(bounds(drawing("<rect x='10%' y='10%' width='50%' height='50%' rx='2'/>")), {10, 20, 60, 45});
     const auto round = measured_inks(drawing("<rect width='20' height='10' rx='3'/>"))[0];
     CHECK(round.area == Approx(200 - (4 - std::numbers::pi) * 9).epsilon(0.002));
-    CHECK_FALSE(read_text("<svg xmlns='http://www.w3.org/2000/svg' width='9' height='9'><rect width='0' height='5'/></svg>"));
+    CHECK_FALSE(
+        read_text("<svg xmlns='http://www.w3.org/2000/svg' width='9' height='9'><rect width='0' height='5'/></svg>"));
 }
 
 TEST_CASE("transforms and groups") {
-    check_box(bounds(drawing("<g transform='translate(10 20)'><rect transform='scale(2)' width='5' height='5'/></g>")), {10, 20, 20, 30});
+    check_box(bounds(drawing("<g transform='translate(10 20)'><rect transform='scale(2)' width='5' height='5'/></g>")),
+              {10, 20, 20, 30});
     check_box(bounds(drawing("<rect width='10' height='4' transform='rotate(90 10 10)'/>")), {16, 40, 20, 50});
-    check_box(bounds(drawing("<rect width='10' height='4' transform='matrix(1 0 0 1 5 5), translate(1)'/>")), {6, 41, 16, 45});
+    check_box(bounds(drawing("<rect width='10' height='4' transform='matrix(1 0 0 1 5 5), translate(1)'/>")),
+              {6, 41, 16, 45});
     check_box(bounds(drawing("<rect width='10' height='10' transform='skewX(45)'/>")), {0, 40, 20, 50});
     const Artwork bad = drawing("<rect width='10' height='10' transform='spin(3)'/><rect width='1' height='1'/>");
     CHECK(count(bad, notice::bad_value, "transform") == 1);
 }
 
 TEST_CASE("colour is exact and lines and fills are different inks") {
-    const Artwork art = drawing("<g fill='#1565c0' stroke='rgb(216, 27, 96)'><rect width='5' height='5'/><rect width='6' height='6' fill='none'/></g>"
-                                "<circle r='3' style='fill:teal;stroke:none'/><circle r='3' fill='hsl(120,100%,25%)'/>");
+    const Artwork art = drawing(
+        "<g fill='#1565c0' stroke='rgb(216, 27, 96)'><rect width='5' height='5'/><rect width='6' height='6' "
+        "fill='none'/></g>"
+        "<circle r='3' style='fill:teal;stroke:none'/><circle r='3' fill='hsl(120,100%,25%)'/>");
     const auto summary = measured_inks(art);
     REQUIRE(summary.size() == 4);
     CHECK(to_text(summary[0].ink) == "#1565c0:fill");
@@ -167,17 +185,24 @@ TEST_CASE("colour is exact and lines and fills are different inks") {
 }
 
 TEST_CASE("what is not painted is not there") {
-    const Artwork art = drawing("<rect width='5' height='5' fill='none'/><rect width='5' height='5' opacity='0'/><g display='none'><rect width='5' height='5'/></g>"
-                                "<rect width='5' height='5' visibility='hidden'/><rect width='5' height='5' fill='transparent'/><rect width='5' height='5' stroke='red' stroke-width='0' fill-opacity='0%'/>"
-                                "<defs><rect width='9' height='9'/></defs><rect width='7' height='7'/>");
+    const Artwork art = drawing(
+        "<rect width='5' height='5' fill='none'/><rect width='5' height='5' opacity='0'/><g display='none'><rect "
+        "width='5' height='5'/></g>"
+        "<rect width='5' height='5' visibility='hidden'/><rect width='5' height='5' fill='transparent'/><rect "
+        "width='5' height='5' stroke='red' stroke-width='0' fill-opacity='0%'/>"
+        "<defs><rect width='9' height='9'/></defs><rect width='7' height='7'/>");
     REQUIRE(art.shapes.size() == 1);
     CHECK(bounds(art).width() == Approx(7));
 }
 
 TEST_CASE("style sheets cascade by specificity") {
-    const Artwork art = drawing("<style>/* ours */ .a{fill:#ff0000} rect.a{fill:#00ff00} #b{fill:#0000ff} g > .c {fill:#123456} svg .d, .e {stroke:#abcdef;fill:none} @media print {.a{fill:#999999}}</style>"
-                                "<rect class='a' width='1' height='1'/><rect class='x a' id='b' width='1' height='1'/><g><rect class='c' width='1' height='1'/></g>"
-                                "<rect class='c' width='1' height='1' fill='#222222'/><rect class='d' width='1' height='1'/><rect class='a' style='fill:#777777' width='1' height='1'/>");
+    const Artwork art = drawing(
+        "<style>/* ours */ .a{fill:#ff0000} rect.a{fill:#00ff00} #b{fill:#0000ff} g > .c {fill:#123456} svg .d, .e "
+        "{stroke:#abcdef;fill:none} @media print {.a{fill:#999999}}</style>"
+        "<rect class='a' width='1' height='1'/><rect class='x a' id='b' width='1' height='1'/><g><rect class='c' "
+        "width='1' height='1'/></g>"
+        "<rect class='c' width='1' height='1' fill='#222222'/><rect class='d' width='1' height='1'/><rect class='a' "
+        "style='fill:#777777' width='1' height='1'/>");
     const auto colour = [&](std::size_t i) { return to_text(art.shapes[i].ink); };
     CHECK(colour(0) == "#00ff00:fill");
     CHECK(colour(1) == "#0000ff:fill");
@@ -189,15 +214,22 @@ TEST_CASE("style sheets cascade by specificity") {
 }
 
 TEST_CASE("references are followed, in circles never") {
-    check_box(bounds(drawing("<defs><rect id='r' width='4' height='4'/></defs><use href='#r' x='10' y='10'/><use xlink:href='#r' transform='translate(20 20)'/>")), {10, 26, 24, 40});
-    check_box(bounds(drawing("<symbol id='s' viewBox='0 0 2 2'><rect width='2' height='2'/></symbol><use href='#s' x='10' width='20' height='20'/>")), {10, 30, 30, 50});
-    const Artwork loop = drawing("<g id='a'><use href='#b'/></g><g id='b'><use href='#a'/></g><use href='#gone'/><rect width='3' height='3'/>");
+    check_box(bounds(drawing("<defs><rect id='r' width='4' height='4'/></defs><use href='#r' x='10' y='10'/><use "
+                             "xlink:href='#r' transform='translate(20 20)'/>")),
+              {10, 26, 24, 40});
+    check_box(bounds(drawing("<symbol id='s' viewBox='0 0 2 2'><rect width='2' height='2'/></symbol><use href='#s' "
+                             "x='10' width='20' height='20'/>")),
+              {10, 30, 30, 50});
+    const Artwork loop = drawing(
+        "<g id='a'><use href='#b'/></g><g id='b'><use href='#a'/></g><use href='#gone'/><rect width='3' height='3'/>");
     CHECK(loop.shapes.size() == 1);
     CHECK(count(loop, notice::missing_reference) >= 2);
 }
 
 TEST_CASE("what is not reproduced is named, with how often and where") {
-    const Artwork art = drawing("<rect width='5' height='5' filter='url(#f)'/>\n<text>hi</text>\n<text>you</text><image href='x.png'/><rect width='5' height='5' clip-path='url(#c)' stroke-dasharray='2 1'/>");
+    const Artwork art = drawing(
+        "<rect width='5' height='5' filter='url(#f)'/>\n<text>hi</text>\n<text>you</text><image href='x.png'/><rect "
+        "width='5' height='5' clip-path='url(#c)' stroke-dasharray='2 1'/>");
     CHECK(count(art, notice::unsupported, "filter") == 1);
     CHECK(count(art, notice::unsupported, "text") == 2);
     CHECK(count(art, notice::unsupported, "image") == 1);
@@ -208,15 +240,20 @@ TEST_CASE("what is not reproduced is named, with how often and where") {
 }
 
 TEST_CASE("gradients burn in their first colour, and this is said") {
-    const Artwork art = drawing("<linearGradient id='g'><stop offset='0' stop-color='#112233'/><stop offset='1' stop-color='#fff'/></linearGradient>"
-                                "<linearGradient id='h' xlink:href='#g'/><rect width='5' height='5' fill='url(#h)'/><rect width='5' height='5' fill='url(#none) #445566'/>");
+    const Artwork art = drawing(
+        "<linearGradient id='g'><stop offset='0' stop-color='#112233'/><stop offset='1' "
+        "stop-color='#fff'/></linearGradient>"
+        "<linearGradient id='h' xlink:href='#g'/><rect width='5' height='5' fill='url(#h)'/><rect width='5' height='5' "
+        "fill='url(#none) #445566'/>");
     CHECK(to_text(art.shapes[0].ink) == "#112233:fill");
     CHECK(to_text(art.shapes[1].ink) == "#445566:fill");
     CHECK(count(art, notice::flat_gradient) == 1);
 }
 
 TEST_CASE("a wide stroke burns as one line, and this is said") {
-    const Artwork art = drawing("<g transform='scale(10)'><path d='M1 1H5' stroke='#000' stroke-width='0.2'/></g><path d='M1 1H5' stroke='#000' stroke-width='0.1'/>");
+    const Artwork art = drawing(
+        "<g transform='scale(10)'><path d='M1 1H5' stroke='#000' stroke-width='0.2'/></g><path d='M1 1H5' "
+        "stroke='#000' stroke-width='0.1'/>");
     CHECK(art.shapes[0].stroke_width == Approx(0).margin(1e-9));  // the path's fill comes first
     CHECK(count(art, notice::wide_stroke) == 1);
 }
@@ -231,25 +268,32 @@ TEST_CASE("hostile and broken files get a message and nothing else") {
     CHECK(code("<html><body/></html>") == art::error::not_svg);
     CHECK(code("<svg><path d='M0 0") == art::error::broken_xml);
     CHECK(code("<svg xmlns='http://www.w3.org/2000/svg' width='5mm' height='5mm'/>") == art::error::nothing_drawable);
-    CHECK(code("<svg xmlns='http://www.w3.org/2000/svg' width='1e300' height='5'><rect width='1' height='1'/></svg>") == art::error::bad_size);
-    CHECK(code("<svg xmlns='http://www.w3.org/2000/svg' width='-5' height='5'><rect width='1' height='1'/></svg>") == art::error::bad_size);
+    CHECK(code("<svg xmlns='http://www.w3.org/2000/svg' width='1e300' height='5'><rect width='1' height='1'/></svg>") ==
+          art::error::bad_size);
+    CHECK(code("<svg xmlns='http://www.w3.org/2000/svg' width='-5' height='5'><rect width='1' height='1'/></svg>") ==
+          art::error::bad_size);
     const auto cut = read_text("<svg>\n<g>\n<path d='M0 0'");
     CHECK(cut.error().line >= 2);
     CHECK(cut.error().file == "test.svg");
 }
 
 TEST_CASE("absurd coordinates are left out and named, the rest stays") {
-    const Artwork art = drawing("<path d='M0 0 L1e300 5'/><rect width='5' height='5' transform='scale(1e200)'/><rect x='1e9' width='5' height='5'/><rect width='5' height='5'/>");
+    const Artwork art = drawing(
+        "<path d='M0 0 L1e300 5'/><rect width='5' height='5' transform='scale(1e200)'/><rect x='1e9' width='5' "
+        "height='5'/><rect width='5' height='5'/>");
     CHECK(art.shapes.size() == 1);
     CHECK(count(art, notice::absurd_place) == 3);
 }
 
 TEST_CASE("entities are never expanded and deep nesting ends") {
-    const auto bomb = read_text("<!DOCTYPE svg [<!ENTITY a 'xxxxxxxx'><!ENTITY b '&a;&a;&a;&a;'>]><svg xmlns='http://www.w3.org/2000/svg' width='9mm' height='9mm'><desc>&b;</desc><rect width='5' height='5'/></svg>");
+    const auto bomb = read_text(
+        "<!DOCTYPE svg [<!ENTITY a 'xxxxxxxx'><!ENTITY b '&a;&a;&a;&a;'>]><svg xmlns='http://www.w3.org/2000/svg' "
+        "width='9mm' height='9mm'><desc>&b;</desc><rect width='5' height='5'/></svg>");
     REQUIRE(bomb);
     CHECK(count(*bomb, notice::entities) == 1);
     std::string deep = "<rect width='2' height='2'/>";
-    for (int i = 0; i < 5000; ++i) deep = "<g>" + deep + "</g>";
+    for (int i = 0; i < 5000; ++i)
+        deep = "<g>" + deep + "</g>";
     const Artwork art = drawing(deep + "<rect width='5' height='5'/>");
     CHECK(art.shapes.size() == 1);
     CHECK(count(art, notice::too_deep) == 1);
@@ -263,7 +307,8 @@ TEST_CASE("no text whatever crashes the reader") {
             text[*rc::gen::inRange<std::size_t>(0, text.size())] = *rc::gen::arbitrary<char>();
         const auto art = read_text(text);
         if (art)
-            for (const Shape& shape : art->shapes) RC_ASSERT(shape.path.finite());
+            for (const Shape& shape : art->shapes)
+                RC_ASSERT(shape.path.finite());
     });
 }
 
@@ -281,10 +326,13 @@ TEST_CASE("the sample plate is what it is drawn as") {
 
 TEST_CASE("reading can be cancelled") {
     std::string many;
-    for (int i = 0; i < 5000; ++i) many += "<rect width='5' height='5'/>";
+    for (int i = 0; i < 5000; ++i)
+        many += "<rect width='5' height='5'/>";
     std::stop_source stop;
     stop.request_stop();
-    const auto art = read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg'>" + many + "</svg>"), "x", Watch{stop.get_token(), {}});
+    const auto art =
+        read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg'>" + many + "</svg>"), "x",
+             Watch{stop.get_token(), {}});
     REQUIRE_FALSE(art);
     CHECK(art.error().code == chalkline::error::cancelled);
 }

@@ -1,9 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/base/file.hpp>
+
 #include <catch2/catch.hpp>
-#include <filesystem>
 #include <unistd.h>
 
-#include <chalkline/base/file.hpp>
+#include <filesystem>
 
 using namespace chalkline;
 namespace fs = std::filesystem;

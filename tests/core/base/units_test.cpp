@@ -1,10 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <catch2/catch.hpp>
-#include <clocale>
-#include <rapidcheck/catch.h>
-
 #include <chalkline/base/ink.hpp>
 #include <chalkline/base/units_text.hpp>
+
+#include <catch2/catch.hpp>
+#include <rapidcheck/catch.h>
+
+#include <clocale>
 
 using namespace chalkline;
 
@@ -66,5 +67,6 @@ TEST_CASE("inks have a text of their own") {
     CHECK(to_text(ink) == "#1565c0:line");
     CHECK(parse_ink("#1565c0:line") == ink);
     CHECK(parse_ink("#fff:fill") == Ink{{255, 255, 255}, InkKind::fill});
-    for (const char* text : {"#1565c0", "1565c0:line", "#1565c0:dots", "#12345:line", "#gggggg:fill", ""}) CHECK_FALSE(parse_ink(text));
+    for (const char* text : {"#1565c0", "1565c0:line", "#1565c0:dots", "#12345:line", "#gggggg:fill", ""})
+        CHECK_FALSE(parse_ink(text));
 }

@@ -1,9 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/geometry/path.hpp>
+
 #include <catch2/catch.hpp>
-#include <numbers>
 #include <rapidcheck/catch.h>
 
-#include <chalkline/geometry/path.hpp>
+#include <numbers>
 
 using namespace chalkline::geometry;
 
@@ -80,7 +81,7 @@ TEST_CASE("contours begin and end as drawn") {
     path.line_to({10, 0});
     path.line_to({10, 10});
     path.close();
-    path.line_to({-5, 0});  // after a close a new contour begins where the old one did
+    path.line_to({-5, 0});   // after a close a new contour begins where the old one did
     path.move_to({50, 50});  // a lone move draws nothing
     const auto lines = path.flatten();
     REQUIRE(lines.size() == 2);

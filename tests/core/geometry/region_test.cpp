@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/geometry/region.hpp>
+
 #include <catch2/catch.hpp>
 #include <rapidcheck/catch.h>
-
-#include <chalkline/geometry/region.hpp>
 
 using namespace chalkline::geometry;
 
@@ -15,7 +15,8 @@ Polyline rectangle(double left, double bottom, double right, double top) {
 double inked(const std::vector<ScanRow>& rows) {
     double sum = 0;
     for (const auto& row : rows)
-        for (const auto& s : row.stretches) sum += s.to - s.from;
+        for (const auto& s : row.stretches)
+            sum += s.to - s.from;
     return sum;
 }
 
@@ -40,7 +41,8 @@ TEST_CASE("overlapping shapes count once") {
     std::reverse(turned[1].rings[0].points.begin(), turned[1].rings[0].points.end());
     CHECK(covered_area(turned) == Approx(150));
     CHECK(inked(hatch(turned, 0.1)) * 0.1 == Approx(150).epsilon(0.005));
-    for (const auto& row : hatch(turned, 0.1)) CHECK(row.stretches.size() == 1);
+    for (const auto& row : hatch(turned, 0.1))
+        CHECK(row.stretches.size() == 1);
 }
 
 TEST_CASE("scan rows lie in the middle of what they ink, the pitch apart") {
@@ -49,13 +51,15 @@ TEST_CASE("scan rows lie in the middle of what they ink, the pitch apart") {
     CHECK(rows.front().y == Approx(0.05));
     CHECK(rows.back().y == Approx(9.95));
     CHECK(rows[7].stretches == std::vector<Stretch>{{0, 20}});
-    for (std::size_t i = 1; i < rows.size(); ++i) CHECK(rows[i].y - rows[i - 1].y == Approx(0.1));
+    for (std::size_t i = 1; i < rows.size(); ++i)
+        CHECK(rows[i].y - rows[i - 1].y == Approx(0.1));
 }
 
 TEST_CASE("thin bars keep their weight") {
     // Three bars 0.53 mm high: with rows at fixed places each could lose a tenth of itself.
     std::vector<Region> bars;
-    for (const double y : {0.0, 1.31, 2.77}) bars.push_back({{rectangle(0, y, 4, y + 0.53)}, {}});
+    for (const double y : {0.0, 1.31, 2.77})
+        bars.push_back({{rectangle(0, y, 4, y + 0.53)}, {}});
     CHECK(inked(hatch(bars, 0.1)) * 0.1 == Approx(3 * 4 * 0.53).epsilon(0.03));
 }
 

@@ -1,19 +1,22 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <catch2/catch.hpp>
-#include <filesystem>
-#include <rapidcheck/catch.h>
-#include <unistd.h>
-
 #include <chalkline/base/file.hpp>
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
+
+#include <catch2/catch.hpp>
+#include <rapidcheck/catch.h>
+#include <unistd.h>
+
+#include <filesystem>
 
 using namespace chalkline;
 using namespace chalkline::job;
 
 namespace {
 
-Job sample() { return load(CHALKLINE_SAMPLES "/plot-27.chalk").value(); }
+Job sample() {
+    return load(CHALKLINE_SAMPLES "/plot-27.chalk").value();
+}
 
 }  // namespace
 
@@ -82,7 +85,8 @@ TEST_CASE("no damage to the bytes crashes the reader") {
 }
 
 TEST_CASE("saving replaces the file") {
-    const auto path = (std::filesystem::temp_directory_path() / ("chalk-test-" + std::to_string(::getpid()) + ".chalk")).string();
+    const auto path =
+        (std::filesystem::temp_directory_path() / ("chalk-test-" + std::to_string(::getpid()) + ".chalk")).string();
     REQUIRE(save(sample(), path));
     REQUIRE(save(remove_motif(sample(), 1).value(), path));
     CHECK(load(path).value().motifs.empty());

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <catch2/catch.hpp>
-
 #include <chalkline/art/reader.hpp>
 #include <chalkline/job/edits.hpp>
+
+#include <catch2/catch.hpp>
 
 using namespace chalkline;
 using namespace chalkline::job;
@@ -10,26 +10,34 @@ using steps::StepKind;
 
 namespace {
 
-std::shared_ptr<const art::Artwork> art_of(const std::string& inside, const std::string& size = "width='100mm' height='50mm' viewBox='0 0 100 50'") {
-    auto art = art::read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg' " + size + ">" + inside + "</svg>"), "test.svg");
+std::shared_ptr<const art::Artwork> art_of(
+    const std::string& inside, const std::string& size = "width='100mm' height='50mm' viewBox='0 0 100 50'") {
+    auto art = art::read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg' " + size + ">" +
+                                                             inside + "</svg>"),
+                         "test.svg");
     REQUIRE(art);
     return std::make_shared<const art::Artwork>(std::move(*art));
 }
 
-Job job_of(const std::string& inside) { return add_art({}, art_of(inside), {}).value(); }
+Job job_of(const std::string& inside) {
+    return add_art({}, art_of(inside), {}).value();
+}
 
 std::string plan_of(const Job& job) {
     std::string text;
     for (const Step& step : job.steps) {
         text += std::string(steps::to_text(step.settings.kind)) + ":";
-        for (const Ink& ink : step.inks) text += " " + to_text(ink);
+        for (const Ink& ink : step.inks)
+            text += " " + to_text(ink);
         text += "; ";
     }
     return text;
 }
 
-const std::string plate = "<g fill='none' stroke='#dd1166'><rect x='1' y='1' width='98' height='48'/><circle cx='10' cy='10' r='3'/></g>"
-                          "<rect x='5' y='5' width='90' height='40' fill='none' stroke='#1155cc'/><rect x='40' y='20' width='20' height='10'/>";
+const std::string plate =
+    "<g fill='none' stroke='#dd1166'><rect x='1' y='1' width='98' height='48'/><circle cx='10' cy='10' r='3'/></g>"
+    "<rect x='5' y='5' width='90' height='40' fill='none' stroke='#1155cc'/><rect x='40' y='20' width='20' "
+    "height='10'/>";
 
 }  // namespace
 
@@ -39,9 +47,10 @@ TEST_CASE("first routing: fills engrave, lines score, what encloses everything i
 
 TEST_CASE("a lone line, loose lines in the outline's ink, or a shape outside make no cut") {
     CHECK(plan_of(job_of("<rect width='50' height='30' fill='none' stroke='#f00'/>")) == "score: #ff0000:line; ");
-    CHECK(plan_of(job_of("<g fill='none' stroke='#f00'><rect width='50' height='30'/><path d='M5 5L9 9'/></g>")) == "score: #ff0000:line; ");
-    CHECK(plan_of(job_of("<rect width='50' height='30' fill='none' stroke='#f00'/><circle cx='80' cy='20' r='4' fill='none' stroke='#00f'/>")) ==
-          "score: #ff0000:line #0000ff:line; ");
+    CHECK(plan_of(job_of("<g fill='none' stroke='#f00'><rect width='50' height='30'/><path d='M5 5L9 9'/></g>")) ==
+          "score: #ff0000:line; ");
+    CHECK(plan_of(job_of("<rect width='50' height='30' fill='none' stroke='#f00'/><circle cx='80' cy='20' r='4' "
+                         "fill='none' stroke='#00f'/>")) == "score: #ff0000:line #0000ff:line; ");
 }
 
 TEST_CASE("white fills stand for bare material and are left out") {
@@ -62,7 +71,8 @@ TEST_CASE("art arrives at true size in the middle of the stock or the bed") {
 }
 
 TEST_CASE("art larger than the bed is refused with both sizes, never shrunk") {
-    const auto refused = add_art({}, art_of("<rect width='401' height='5'/>", "width='500mm' height='50mm' viewBox='0 0 500 50'"), {});
+    const auto refused =
+        add_art({}, art_of("<rect width='401' height='5'/>", "width='500mm' height='50mm' viewBox='0 0 500 50'"), {});
     REQUIRE_FALSE(refused);
     CHECK(refused.error().code == job::error::larger_than_bed);
     CHECK(refused.error().parameters[0].second == "401");
@@ -118,7 +128,10 @@ TEST_CASE("settings out of range never reach the job") {
     settings.power = Power::percent(140);
     CHECK_FALSE(change_settings(job, job.steps[0].id, settings, Speed::mm_per_min(12000)));
     settings.power = Power::percent(40);
-    CHECK(change_settings(job, job.steps[0].id, settings, Speed::mm_per_min(12000)).value().steps[0].settings.power.percent() == 40);
+    CHECK(change_settings(job, job.steps[0].id, settings, Speed::mm_per_min(12000))
+              .value()
+              .steps[0]
+              .settings.power.percent() == 40);
 }
 
 TEST_CASE("motifs move and go") {

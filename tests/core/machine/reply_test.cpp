@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/machine/reply.hpp>
+
 #include <catch2/catch.hpp>
 #include <rapidcheck/catch.h>
-
-#include <chalkline/machine/reply.hpp>
 
 using namespace chalkline::machine;
 
@@ -15,12 +15,14 @@ TEST_CASE("answers, alarms, greetings and settings") {
     CHECK(setting.number == 110);
     CHECK(setting.value == 12000);
     CHECK(std::get<reply::Options>(parse_reply("[OPT:VL,15,128]")).receive_buffer == 128);
-    CHECK(std::get<reply::Offset>(parse_reply("[G54:-400.000,-300.000,0.000]")).place == chalkline::geometry::Point{-400, -300});
+    CHECK(std::get<reply::Offset>(parse_reply("[G54:-400.000,-300.000,0.000]")).place ==
+          chalkline::geometry::Point{-400, -300});
     CHECK(std::get<reply::Text>(parse_reply("[MSG:'$H'|'$X' to unlock]")).text == "[MSG:'$H'|'$X' to unlock]");
 }
 
 TEST_CASE("a status report in full and in parts") {
-    const auto status = std::get<reply::Status>(parse_reply("<Hold:1|MPos:-12.500,3.000,0.000|Bf:15,128|FS:500,350|WCO:-400.000,-300.000,0.000|Ov:100,50,110|Pn:XD|A:CF>"));
+    const auto status = std::get<reply::Status>(parse_reply(
+        "<Hold:1|MPos:-12.500,3.000,0.000|Bf:15,128|FS:500,350|WCO:-400.000,-300.000,0.000|Ov:100,50,110|Pn:XD|A:CF>"));
     CHECK(status.state == ControllerState::hold);
     CHECK(status.sub == 1);
     CHECK(status.machine == chalkline::geometry::Point{-12.5, 3});
@@ -30,11 +32,13 @@ TEST_CASE("a status report in full and in parts") {
     CHECK(status.power_override == 110);
     CHECK(status.pins == "XD");
     CHECK(status.accessories == "CF");
-    CHECK(std::get<reply::Status>(parse_reply("<Idle|WPos:1.000,2.000,0.000|F:0>")).work == chalkline::geometry::Point{1, 2});
+    CHECK(std::get<reply::Status>(parse_reply("<Idle|WPos:1.000,2.000,0.000|F:0>")).work ==
+          chalkline::geometry::Point{1, 2});
 }
 
 TEST_CASE("garbled lines are text, never a wrong value") {
-    for (const char* line : {"<Idle", "<Idle|MPos:1.0.0,2>", "<Dance|MPos:1,2,3>", "ok ", "error:", "error:x", "ALARM:1x", "$=3", "$1=", "$1=nan", "[OPT:V]", "", "<Run|MPos:5>"}) {
+    for (const char* line : {"<Idle", "<Idle|MPos:1.0.0,2>", "<Dance|MPos:1,2,3>", "ok ", "error:", "error:x",
+                             "ALARM:1x", "$=3", "$1=", "$1=nan", "[OPT:V]", "", "<Run|MPos:5>"}) {
         INFO(line);
         CHECK(std::holds_alternative<reply::Text>(parse_reply(line)));
     }

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "support/virtual_machine.hpp"
+
 #include <catch2/catch.hpp>
 #include <rapidcheck/catch.h>
-
-#include "support/virtual_machine.hpp"
 
 using namespace chalkline;
 using namespace chalkline::machine;
@@ -15,13 +15,16 @@ namespace {
 std::vector<std::string> long_program(int rounds = 40) {
     std::vector<std::string> lines{"G21G90G17G94G54", "M5S0", "M4S0", "G0X50Y50"};
     for (int i = 0; i < rounds; ++i)
-        for (const char* line : {"G1X80S500F3000", "Y80", "X50", "Y50"}) lines.push_back(line);
+        for (const char* line : {"G1X80S500F3000", "Y80", "X50", "Y50"})
+            lines.push_back(line);
     lines.push_back("M5S0");
     lines.push_back("M9");
     return lines;
 }
 
-std::unique_ptr<LineSource> source(std::vector<std::string> lines) { return std::make_unique<GivenLines>(std::move(lines)); }
+std::unique_ptr<LineSource> source(std::vector<std::string> lines) {
+    return std::make_unique<GivenLines>(std::move(lines));
+}
 
 template <class T>
 T* find_event(std::vector<Event>& events) {
@@ -61,13 +64,15 @@ TEST_CASE("a machine without switches starts where it stands") {
 }
 
 TEST_CASE("every corner a machine may call home leads to the same bed") {
-    for (const HomeCorner corner : {HomeCorner::near_left, HomeCorner::near_right, HomeCorner::far_left, HomeCorner::far_right}) {
+    for (const HomeCorner corner :
+         {HomeCorner::near_left, HomeCorner::near_right, HomeCorner::far_left, HomeCorner::far_right}) {
         MachineProfile profile;
         profile.home = corner;
         VirtualMachine vm(profile);
         vm.make_ready();
         REQUIRE(vm.session.burn(source({"G21G90G17G94G54", "M5S0", "G0X123Y45", "M9"})));
-        REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none && vm.last<event::Finished>(); }, 60));
+        REQUIRE(vm.run_until(
+            [&] { return vm.session.snapshot().activity == Activity::none && vm.last<event::Finished>(); }, 60));
         CHECK(vm.controller.head().x == Approx(123));
         CHECK(vm.controller.head().y == Approx(45));
         vm.run(1);
@@ -79,7 +84,8 @@ TEST_CASE("a program is burned to its end with the beam on just where it says") 
     VirtualMachine vm;
     vm.make_ready();
     REQUIRE(vm.session.burn(source(long_program(3))));
-    REQUIRE(vm.run_until([&] { return vm.last<event::Finished>() && vm.session.snapshot().activity == Activity::none; }, 120));
+    REQUIRE(vm.run_until([&] { return vm.last<event::Finished>() && vm.session.snapshot().activity == Activity::none; },
+                         120));
     const auto& report = vm.controller.report();
     CHECK(report.beam_on_mm == Approx(3 * 4 * 30).margin(0.01));
     CHECK(report.errors.empty());
@@ -108,13 +114,15 @@ TEST_CASE("hold darkens the beam and keeps the place, resume goes on to the end"
     REQUIRE(vm.session.burn(source(long_program(4))));
     vm.run(2);
     vm.session.hold();
-    REQUIRE(vm.run_until([&] { return vm.session.snapshot().state == ControllerState::hold && vm.session.snapshot().sub == 0; }, 5));
+    REQUIRE(vm.run_until(
+        [&] { return vm.session.snapshot().state == ControllerState::hold && vm.session.snapshot().sub == 0; }, 5));
     const auto place = vm.controller.head();
     vm.run(3);
     CHECK(vm.controller.head() == place);
     CHECK(vm.controller.beam() == 0);
     vm.session.resume();
-    REQUIRE(vm.run_until([&] { return vm.last<event::Finished>() && vm.session.snapshot().activity == Activity::none; }, 120));
+    REQUIRE(vm.run_until([&] { return vm.last<event::Finished>() && vm.session.snapshot().activity == Activity::none; },
+                         120));
     CHECK(vm.controller.report().beam_on_mm == Approx(4 * 4 * 30).margin(0.01));
 }
 
@@ -135,7 +143,8 @@ TEST_CASE("stop holds, resets and confirms: beam off, position known") {
     CHECK(vm.controller.report().beam_on_mm == burned);
     // And it can burn again without finding home.
     REQUIRE(vm.session.burn(source(long_program(1))));
-    REQUIRE(vm.run_until([&] { return vm.last<event::Finished>() && vm.session.snapshot().activity == Activity::none; }, 60));
+    REQUIRE(vm.run_until([&] { return vm.last<event::Finished>() && vm.session.snapshot().activity == Activity::none; },
+                         60));
 }
 
 TEST_CASE("stop while finding home resets at once and says the place is unknown") {
@@ -179,7 +188,7 @@ TEST_CASE("a soft limit raises the alarm, and home mends it") {
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().position_sure; }, 60));
 }
 
-TEST_CASE("without laser mode or with another power scale nothing is burned") {
+TEST_CASE("without laser mode or with another full power nothing is burned") {
     VirtualMachine vm;
     vm.controller.load_settings("32=0\n");
     vm.make_ready();
@@ -187,13 +196,14 @@ TEST_CASE("without laser mode or with another power scale nothing is burned") {
     VirtualMachine other;
     other.controller.load_settings("30=255\n");
     other.make_ready();
-    CHECK(other.session.burn(source(long_program())).error().code == machine::error::power_scale_differs);
+    CHECK(other.session.burn(source(long_program())).error().code == machine::error::full_power_differs);
 }
 
 TEST_CASE("a silent port and a stranger on it are told apart") {
     Session silent({}, 0.3);
     silent.opened(0);
-    for (double t = 0; t < 6; t += 0.05) silent.tick(t);
+    for (double t = 0; t < 6; t += 0.05)
+        silent.tick(t);
     auto events = silent.take_events();
     REQUIRE(find_event<event::Failed>(events));
     CHECK(find_event<event::Failed>(events)->error.code == machine::error::silent);
@@ -249,10 +259,22 @@ TEST_CASE("real-time bytes go out ahead of queued lines") {
 
 TEST_CASE("whatever the controller says in whatever order, the session stays sane") {
     // Answers, errors, alarms, greetings, reports and rubbish, cut anywhere, mixed with every wish of the maker.
-    static const std::vector<std::string> replies{"ok\r\n", "error:20\r\n", "ALARM:1\r\n", "ALARM:3\r\n", "\r\nGrbl 1.1h ['$' for help]\r\n",
-                                                  "<Idle|MPos:0.000,0.000,0.000|FS:0,0>\r\n", "<Run|MPos:-10.000,-20.000,0.000|FS:500,100>\r\n",
-                                                  "<Hold:0|MPos:-10.000,-20.000,0.000|FS:0,0>\r\n", "<Alarm|MPos:0.000,0.000,0.000|FS:0,0>\r\n",
-                                                  "<Idle|MP", "$32=1\r\n", "$22=1\r\n", "[MSG:x]\r\n", "\x01\xff\r\n", "o", "k\r\n"};
+    static const std::vector<std::string> replies{"ok\r\n",
+                                                  "error:20\r\n",
+                                                  "ALARM:1\r\n",
+                                                  "ALARM:3\r\n",
+                                                  "\r\nGrbl 1.1h ['$' for help]\r\n",
+                                                  "<Idle|MPos:0.000,0.000,0.000|FS:0,0>\r\n",
+                                                  "<Run|MPos:-10.000,-20.000,0.000|FS:500,100>\r\n",
+                                                  "<Hold:0|MPos:-10.000,-20.000,0.000|FS:0,0>\r\n",
+                                                  "<Alarm|MPos:0.000,0.000,0.000|FS:0,0>\r\n",
+                                                  "<Idle|MP",
+                                                  "$32=1\r\n",
+                                                  "$22=1\r\n",
+                                                  "[MSG:x]\r\n",
+                                                  "\x01\xff\r\n",
+                                                  "o",
+                                                  "k\r\n"};
     rc::prop("buffer never overfilled, nothing sent after the link is gone", [] {
         Session session({}, 0.3);
         double now = 0;
@@ -266,14 +288,22 @@ TEST_CASE("whatever the controller says in whatever order, the session stays san
             if (what < 12) {
                 if (!closed) session.received(*rc::gen::elementOf(replies), now);
                 open = 0;  // whatever it was, it may have freed the buffer
-            } else if (what < 16) session.tick(now);
-            else if (what == 16) (void)session.home();
-            else if (what == 17) (void)session.unlock();
-            else if (what == 18) (void)session.jog({1, 1}, Speed::mm_per_min(100));
-            else if (what == 19) (void)session.burn(source(long_program()));
-            else if (what == 20) (void)session.frame(source({"G21G90", "M5"}));
-            else if (what == 21) session.hold();
-            else if (what == 22) session.stop();
+            } else if (what < 16)
+                session.tick(now);
+            else if (what == 16)
+                (void)session.home();
+            else if (what == 17)
+                (void)session.unlock();
+            else if (what == 18)
+                (void)session.jog({1, 1}, Speed::mm_per_min(100));
+            else if (what == 19)
+                (void)session.burn(source(long_program()));
+            else if (what == 20)
+                (void)session.frame(source({"G21G90", "M5"}));
+            else if (what == 21)
+                session.hold();
+            else if (what == 22)
+                session.stop();
             else if (*rc::gen::inRange(0, 6) == 0) {
                 session.closed("gone", now);
                 closed = true;
@@ -287,7 +317,8 @@ TEST_CASE("whatever the controller says in whatever order, the session stays san
                 if (const auto* failed = std::get_if<event::Failed>(&e)) RC_ASSERT(!failed->error.code.empty());
         }
         // Time heals: every stop comes to an end, with or without the controller's help.
-        for (int i = 0; i < 400; ++i) session.tick(now += 0.05);
+        for (int i = 0; i < 400; ++i)
+            session.tick(now += 0.05);
         RC_ASSERT(session.snapshot().activity != Activity::stopping);
     });
 }

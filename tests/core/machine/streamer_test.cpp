@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <catch2/catch.hpp>
-#include <rapidcheck/catch.h>
+#include "support/virtual_machine.hpp"
 
 #include <chalkline/machine/streamer.hpp>
 
-#include "support/virtual_machine.hpp"
+#include <catch2/catch.hpp>
+#include <rapidcheck/catch.h>
 
 using namespace chalkline::machine;
 using chalkline::test::GivenLines;
@@ -21,7 +21,9 @@ TEST_CASE("the buffer is filled but never overfilled, and every line is sent onc
     rc::prop("any lines, any rhythm of answers", [] {
         std::vector<std::string> lines;
         const int count = *rc::gen::inRange(0, 80);
-        for (int i = 0; i < count; ++i) lines.push_back(std::string(*rc::gen::inRange<std::size_t>(1, longest_line + 1), static_cast<char>('A' + i % 26)));
+        for (int i = 0; i < count; ++i)
+            lines.push_back(
+                std::string(*rc::gen::inRange<std::size_t>(1, longest_line + 1), static_cast<char>('A' + i % 26)));
         const int buffer = *rc::gen::inRange(80, 300);
         Streamer streamer = streamer_of(lines, buffer);
         std::string sent;
@@ -33,15 +35,19 @@ TEST_CASE("the buffer is filled but never overfilled, and every line is sent onc
             for (std::size_t end; (end = sent.find('\n', seen)) != std::string::npos; seen = end + 1)
                 open.push_back(static_cast<int>(end - seen) + 1);
             int bytes = 0;
-            for (std::size_t i = answered; i < open.size(); ++i) bytes += open[i];
+            for (std::size_t i = answered; i < open.size(); ++i)
+                bytes += open[i];
             RC_ASSERT(bytes <= buffer - 1);
             RC_ASSERT(bytes == streamer.open_bytes());
             // Nothing more fits: either all is sent, or the next line is too long for the room.
-            if (open.size() < lines.size()) RC_ASSERT(bytes + static_cast<int>(lines[open.size()].size()) + 1 > buffer - 1);
-            for (int k = *rc::gen::inRange(1, 4); k > 0 && answered < open.size(); --k, ++answered) RC_ASSERT(streamer.answered()->text == lines[answered]);
+            if (open.size() < lines.size())
+                RC_ASSERT(bytes + static_cast<int>(lines[open.size()].size()) + 1 > buffer - 1);
+            for (int k = *rc::gen::inRange(1, 4); k > 0 && answered < open.size(); --k, ++answered)
+                RC_ASSERT(streamer.answered()->text == lines[answered]);
         }
         std::string all;
-        for (const auto& line : lines) all += line + "\n";
+        for (const auto& line : lines)
+            all += line + "\n";
         RC_ASSERT(sent == all);
         RC_ASSERT(streamer.acknowledged() == count);
     });

@@ -1,16 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <catch2/catch.hpp>
-
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
 #include <chalkline/planning/checks.hpp>
+
+#include <catch2/catch.hpp>
 
 using namespace chalkline;
 using namespace chalkline::planning;
 
 namespace {
 
-job::Job sample() { return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value(); }
+job::Job sample() {
+    return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value();
+}
 
 const Check* find(const std::vector<Check>& checks, std::string_view code) {
     for (const Check& check : checks)
@@ -48,7 +50,8 @@ TEST_CASE("each check speaks when it should and is silent otherwise") {
 }
 
 TEST_CASE("overhang is measured square to the side that was passed") {
-    const job::Job job = job::set_stock(job::place_art(sample(), {10, 10}), job::Stock{"Lime", Length::mm(3), {0, 0}, 160, 105, 0});
+    const job::Job job =
+        job::set_stock(job::place_art(sample(), {10, 10}), job::Stock{"Lime", Length::mm(3), {0, 0}, 160, 105, 0});
     // The art ends at 164 × 111.
     CHECK(overhang(job, job.stock->outline()) == Approx(6).margin(0.01));
     CHECK(burned_bounds(job).right == Approx(164).margin(0.01));

@@ -1,6 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <catch2/catch.hpp>
-#include <rapidcheck/catch.h>
+#include "support/virtual_machine.hpp"
 
 #include <chalkline/art/reader.hpp>
 #include <chalkline/base/file.hpp>
@@ -11,7 +10,8 @@
 #include <chalkline/planning/program_checker.hpp>
 #include <chalkline/planning/time_model.hpp>
 
-#include "support/virtual_machine.hpp"
+#include <catch2/catch.hpp>
+#include <rapidcheck/catch.h>
 
 using namespace chalkline;
 using namespace chalkline::planning;
@@ -21,12 +21,18 @@ using machine::MachineProfile;
 namespace {
 
 job::Job job_of(const std::string& inside) {
-    auto art = art::read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg' width='400mm' height='300mm' viewBox='0 0 400 300'>" + inside + "</svg>"), "t.svg");
+    auto art =
+        art::read(std::make_shared<const std::string>(
+                      "<svg xmlns='http://www.w3.org/2000/svg' width='400mm' height='300mm' viewBox='0 0 400 300'>" +
+                      inside + "</svg>"),
+                  "t.svg");
     REQUIRE(art);
     return job::add_art({}, std::make_shared<const art::Artwork>(std::move(*art)), {}).value();
 }
 
-job::Job plate() { return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value(); }
+job::Job plate() {
+    return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value();
+}
 
 /// Burned chains in order, each with its motif's or step's origin.
 std::vector<std::vector<Point>> traces(const machine::Program& program) {
@@ -37,7 +43,8 @@ std::vector<std::vector<Point>> traces(const machine::Program& program) {
         if (const auto* sweep = std::get_if<machine::Sweep>(&operation.act)) at = sweep->to;
         if (const auto* trace = std::get_if<machine::Trace>(&operation.act)) {
             std::vector<Point> line{at};
-            for (std::uint32_t i = 0; i < trace->count; ++i) line.push_back(program.points[trace->first + i]);
+            for (std::uint32_t i = 0; i < trace->count; ++i)
+                line.push_back(program.points[trace->first + i]);
             at = line.back();
             result.push_back(line);
         }
@@ -63,7 +70,8 @@ TEST_CASE("the sample becomes a program that keeps every rule") {
     CHECK(result.steps[2].burn == Approx(2 * 539.6).epsilon(0.001));
     CHECK(result.burn_box.width() == Approx(154).margin(0.02));
     double sum = 0;
-    for (const auto& step : result.steps) sum += step.time.seconds();
+    for (const auto& step : result.steps)
+        sum += step.time.seconds();
     CHECK(sum == Approx(result.total.seconds()).epsilon(0.01));
     CHECK(result.finished_at.size() == result.program.operations.size());
     CHECK(std::is_sorted(result.finished_at.begin(), result.finished_at.end()));
@@ -87,7 +95,8 @@ TEST_CASE("the golden program of the sample") {
 
 TEST_CASE("the same job gives the same bytes") {
     const job::Job job = plate();
-    CHECK(machine::encode_all(plan(job, {}).value().program, {}) == machine::encode_all(plan(job, {}).value().program, {}));
+    CHECK(machine::encode_all(plan(job, {}).value().program, {}) ==
+          machine::encode_all(plan(job, {}).value().program, {}));
 }
 
 TEST_CASE("steps come in run order, and every operation knows step, motif and pass") {
@@ -99,7 +108,8 @@ TEST_CASE("steps come in run order, and every operation knows step, motif and pa
         const int step = operation.origin.step;
         if (step >= 0 && (order.empty() || order.back() != step)) order.push_back(step);
         deepest_pass = std::max(deepest_pass, operation.origin.pass);
-        if (std::holds_alternative<machine::Trace>(operation.act) || std::holds_alternative<machine::Sweep>(operation.act))
+        if (std::holds_alternative<machine::Trace>(operation.act) ||
+            std::holds_alternative<machine::Sweep>(operation.act))
             CHECK(operation.origin.motif == job.motifs[0].id);
     }
     CHECK(order == std::vector<int>{job.steps[0].id, job.steps[1].id, job.steps[2].id});
@@ -110,8 +120,9 @@ TEST_CASE("inside comes before outside, whatever lies nearer") {
     rc::prop("nested rectangles drawn in any order", [] {
         std::vector<std::string> shapes;
         for (int i = 0; i < 6; ++i)
-            shapes.push_back("<rect x='" + std::to_string(100 + i * 7) + "' y='" + std::to_string(100 + i * 7) + "' width='" + std::to_string(90 - i * 14) +
-                             "' height='" + std::to_string(90 - i * 14) + "'/>");
+            shapes.push_back("<rect x='" + std::to_string(100 + i * 7) + "' y='" + std::to_string(100 + i * 7) +
+                             "' width='" + std::to_string(90 - i * 14) + "' height='" + std::to_string(90 - i * 14) +
+                             "'/>");
         shapes.push_back("<path d='M143 143 L146 146'/>");
         std::string inside;
         while (!shapes.empty()) {
@@ -125,8 +136,10 @@ TEST_CASE("inside comes before outside, whatever lies nearer") {
             RC_ASSERT(lines.size() == 7u);
             for (std::size_t i = 1; i < lines.size(); ++i) {
                 geometry::Box before, now;
-                for (const Point p : lines[i - 1]) before.add(p);
-                for (const Point p : lines[i]) now.add(p);
+                for (const Point p : lines[i - 1])
+                    before.add(p);
+                for (const Point p : lines[i])
+                    now.add(p);
                 RC_ASSERT(now.contains(before));
             }
         }
@@ -135,7 +148,8 @@ TEST_CASE("inside comes before outside, whatever lies nearer") {
 
 TEST_CASE("the nearest comes next and nothing is burned twice") {
     std::string inside;
-    for (const int i : {7, 2, 9, 0, 5, 3, 8, 1, 6, 4}) inside += "<path d='M" + std::to_string(20 + 30 * i) + " 50 v10'/>";
+    for (const int i : {7, 2, 9, 0, 5, 3, 8, 1, 6, 4})
+        inside += "<path d='M" + std::to_string(20 + 30 * i) + " 50 v10'/>";
     const auto job = job_of("<g fill='none' stroke='#f00'>" + inside + "</g>");
     const Plan near = plan(job, {}).value(), drawn = plan(job, {}, {PathOrder::as_drawn}).value();
     CHECK(traces(near.program).size() == 10);
@@ -166,11 +180,16 @@ TEST_CASE("the run-up is outside the fill, never outside the bed") {
 }
 
 TEST_CASE("far apart shapes are filled one by one, near ones share their lines") {
-    const Plan far = plan(job_of("<rect x='10' y='10' width='5' height='5'/><rect x='300' y='10' width='5' height='5'/>"), {}).value();
+    const Plan far =
+        plan(job_of("<rect x='10' y='10' width='5' height='5'/><rect x='300' y='10' width='5' height='5'/>"), {})
+            .value();
     CHECK(far.travel < 1500);
-    const Plan near = plan(job_of("<rect x='10' y='10' width='5' height='5'/><rect x='16' y='10' width='5' height='5'/>"), {}).value();
+    const Plan near =
+        plan(job_of("<rect x='10' y='10' width='5' height='5'/><rect x='16' y='10' width='5' height='5'/>"), {})
+            .value();
     int sweeps = 0;
-    for (const auto& operation : near.program.operations) sweeps += std::holds_alternative<machine::Sweep>(operation.act);
+    for (const auto& operation : near.program.operations)
+        sweeps += std::holds_alternative<machine::Sweep>(operation.act);
     CHECK(sweeps == 50);
 }
 
@@ -195,9 +214,11 @@ TEST_CASE("any drawing gives a program without a fault, and its burn stays where
             std::string d;
             const int corners = *rc::gen::inRange(2, 7);
             for (int k = 0; k < corners; ++k)
-                d += (k == 0 ? "M" : " L") + std::to_string(*rc::gen::inRange(0, 4000) / 10.0) + " " + std::to_string(*rc::gen::inRange(0, 3000) / 10.0);
+                d += (k == 0 ? "M" : " L") + std::to_string(*rc::gen::inRange(0, 4000) / 10.0) + " " +
+                     std::to_string(*rc::gen::inRange(0, 3000) / 10.0);
             if (*rc::gen::arbitrary<bool>()) d += "Z";
-            inside += std::string("<path d='") + d + (*rc::gen::arbitrary<bool>() ? "'/>" : "' fill='none' stroke='#f00'/>");
+            inside +=
+                std::string("<path d='") + d + (*rc::gen::arbitrary<bool>() ? "'/>" : "' fill='none' stroke='#f00'/>");
         }
         const auto job = job_of(inside);
         const auto result = plan(job, {});
@@ -217,7 +238,9 @@ TEST_CASE("times agree with the simulated machine within a few per cent") {
     vm.make_ready();
     const double before = vm.controller.now();
     REQUIRE(vm.session.burn(std::make_unique<machine::Encoder>(result.program, vm.session.profile())));
-    REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == machine::Activity::none && vm.controller.now() > before + 10; }, 2000));
+    REQUIRE(vm.run_until(
+        [&] { return vm.session.snapshot().activity == machine::Activity::none && vm.controller.now() > before + 10; },
+        2000));
     const double measured = vm.controller.now() - before;
     CHECK(result.total.seconds() == Approx(measured).epsilon(0.08));
     CHECK(vm.controller.report().errors.empty());

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <catch2/catch.hpp>
-
 #include <chalkline/planning/program_checker.hpp>
+
+#include <catch2/catch.hpp>
 
 using namespace chalkline;
 using namespace chalkline::planning;
@@ -14,12 +14,15 @@ const std::string prologue = "G21G90G17\nM5S0\nM4S0\nG0X10Y10\n";
 std::vector<std::string> codes(const std::string& text, const ProgramLimits& limits = {{}, {}, {}}) {
     machine::TextLines lines(std::make_shared<const std::string>(text));
     std::vector<std::string> result;
-    for (const auto& fault : check_program(lines, limits)) result.push_back(fault.code);
+    for (const auto& fault : check_program(lines, limits))
+        result.push_back(fault.code);
     return result;
 }
 
 using Codes = std::vector<std::string>;
-Codes one(std::string_view code) { return {std::string(code)}; }
+Codes one(std::string_view code) {
+    return {std::string(code)};
+}
 
 }  // namespace
 
@@ -81,10 +84,13 @@ TEST_CASE("power and speed stay within step and machine") {
 }
 
 TEST_CASE("lines are short, plain and known") {
-    CHECK(codes(prologue + "G1X20S5F1000" + std::string(60, ' ') + "\nM5\n").empty());  // blanks are stripped before sending
-    CHECK(codes(prologue + "G1X20.00000000000000000000000000000000000000000000000000000000000000001F1000\nM5\n") == one(fault::line_too_long));
+    CHECK(codes(prologue + "G1X20S5F1000" + std::string(60, ' ') + "\nM5\n")
+              .empty());  // blanks are stripped before sending
+    CHECK(codes(prologue + "G1X20.00000000000000000000000000000000000000000000000000000000000000001F1000\nM5\n") ==
+          one(fault::line_too_long));
     CHECK(codes(prologue + "G1X2!0F100\nM5\n") == one(fault::forbidden_byte));
-    CHECK(codes(prologue + "G1X2\x90" "0F100\nM5\n") == one(fault::forbidden_byte));
+    CHECK(codes(prologue + "G1X2\x90"
+                           "0F100\nM5\n") == one(fault::forbidden_byte));
     for (const char* line : {"G5X1", "M6", "T1", "G1Z5F100", "X1X2", "G", "$H", "G28", "G92X0", "G0Xnan", "X1e5"}) {
         INFO(line);
         CHECK(codes(prologue + line + "\nM5\n") == one(fault::unknown_word));
@@ -103,6 +109,7 @@ TEST_CASE("modes and place must be set before they are used") {
 
 TEST_CASE("a program full of faults is not read to the end") {
     std::string text = prologue;
-    for (int i = 0; i < 1000; ++i) text += "T1\n";
+    for (int i = 0; i < 1000; ++i)
+        text += "T1\n";
     CHECK(codes(text).size() == 20);
 }

@@ -1,10 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <catch2/catch.hpp>
-#include <cmath>
-#include <numeric>
-
 #include <chalkline/simulator/controller.hpp>
 #include <chalkline/simulator/material.hpp>
+
+#include <catch2/catch.hpp>
+
+#include <cmath>
+#include <numeric>
 
 using namespace chalkline;
 using namespace chalkline::simulator;
@@ -47,7 +48,8 @@ std::string status_of(Controller& controller) {
 
 int count(const std::string& text, const std::string& part) {
     int n = 0;
-    for (auto at = text.find(part); at != std::string::npos; at = text.find(part, at + 1)) ++n;
+    for (auto at = text.find(part); at != std::string::npos; at = text.find(part, at + 1))
+        ++n;
     return n;
 }
 
@@ -70,7 +72,8 @@ TEST_CASE("a straight move takes the time its acceleration demands") {
     play(controller, "G21G90\n");
     const double before = controller.now();
     controller.receive("G1X100F6000\n");
-    while (controller.head().x < 100 - 1e-9) controller.advance(0.001);
+    while (controller.head().x < 100 - 1e-9)
+        controller.advance(0.001);
     // 100 mm/s, 1200 mm/s²: ramps of 1/12 s and 4.17 mm each, the rest at full speed.
     CHECK(controller.now() - before == Approx(100.0 / 100 + 100.0 / 1200).epsilon(0.01));
 }
@@ -95,7 +98,8 @@ TEST_CASE("collinear moves run through without slowing") {
     Controller controller(homeless());
     play(controller, "G21G90\n");
     std::string lines;
-    for (int i = 1; i <= 100; ++i) lines += (i == 1 ? "G1F6000X" : "X") + std::to_string(i) + "\n";
+    for (int i = 1; i <= 100; ++i)
+        lines += (i == 1 ? "G1F6000X" : "X") + std::to_string(i) + "\n";
     const double before = controller.now();
     play(controller, lines);
     CHECK(controller.now() - before == Approx(1.0833).epsilon(0.05));
@@ -110,7 +114,8 @@ TEST_CASE("under M4 the energy per length is the same at every speed, under M3 i
         play(controller, "G21G90\nG0X10Y10\n" + mode + "S500\nG1X30F3000\nM5\n");
         const auto column = [&](double x) {
             double sum = 0;
-            for (int row = 80; row < 120; ++row) sum += dose.at(static_cast<int>(x * 10), row);
+            for (int row = 80; row < 120; ++row)
+                sum += dose.at(static_cast<int>(x * 10), row);
             return sum;
         };
         return std::pair{column(10.3), column(20)};
@@ -211,7 +216,8 @@ TEST_CASE("soft limits lock until a reset") {
 TEST_CASE("what it does not know it refuses by number, one answer a line") {
     Controller controller(homeless());
     play(controller, "");
-    const std::string said = play(controller, "G21G90\nG5X1\nG1X1\nX\nM77\n\n(note)\nG1X1F100Q3\n$Z\n" + std::string(100, 'X') + "\n");
+    const std::string said =
+        play(controller, "G21G90\nG5X1\nG1X1\nX\nM77\n\n(note)\nG1X1F100Q3\n$Z\n" + std::string(100, 'X') + "\n");
     CHECK(count(said, "error:20") == 3);
     CHECK(count(said, "error:22") == 1);
     CHECK(count(said, "error:2\r") == 1);
@@ -223,11 +229,12 @@ TEST_CASE("what it does not know it refuses by number, one answer a line") {
 TEST_CASE("too many bytes at once are lost and reported") {
     Controller controller(homeless());
     std::string lines = "G21G90\nG1F100X100\n";
-    for (int i = 0; i < 60; ++i) lines += "X" + std::to_string(100 + i) + "\n";
+    for (int i = 0; i < 60; ++i)
+        lines += "X" + std::to_string(100 + i) + "\n";
     controller.receive(lines);
     controller.advance(1);
-    CHECK(std::find(controller.report().violations.begin(), controller.report().violations.end(), "receive buffer overflow") !=
-          controller.report().violations.end());
+    CHECK(std::find(controller.report().violations.begin(), controller.report().violations.end(),
+                    "receive buffer overflow") != controller.report().violations.end());
 }
 
 TEST_CASE("arcs go round") {
@@ -288,14 +295,16 @@ TEST_CASE("energy is kept: what the beam gave lies on the map") {
     DoseMap dose(100, 100, 10, 0.18);
     dose.burn({10, 10}, {50, 60}, 1234);
     double sum = 0;
-    for (const float cell : dose.cells()) sum += cell;
+    for (const float cell : dose.cells())
+        sum += cell;
     CHECK(sum / 100 == Approx(1234).epsilon(1e-4));
     dose.burn({-5, -5}, {-1, -1}, 1000);  // beside the bed: lost, no harm
 }
 
 TEST_CASE("materials darken or lighten with the dose and are cut by enough of it") {
     DoseMap dose(10, 10, 10, 0.2);
-    for (int i = 0; i < 40; ++i) dose.burn({1, 5}, {9, 5}, 8 * 900.0);
+    for (int i = 0; i < 40; ++i)
+        dose.burn({1, 5}, {9, 5}, 8 * 900.0);
     const auto image = render(dose, {*find_material("birch"), 3, {}});
     const auto slate = render(dose, {*find_material("slate"), 8, {}});
     auto picture = image, stone = slate;

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <catch2/catch.hpp>
-
 #include <chalkline/steps/step_settings.hpp>
+
+#include <catch2/catch.hpp>
 
 using namespace chalkline;
 using namespace chalkline::steps;
@@ -22,7 +22,8 @@ TEST_CASE("tones rise with the dose and stay on the scale") {
 
 TEST_CASE("settings no machine can do are named") {
     const Speed top = Speed::mm_per_min(12000);
-    for (const StepKind kind : {StepKind::engrave, StepKind::score, StepKind::cut}) CHECK(validate(starting_point(kind), top));
+    for (const StepKind kind : {StepKind::engrave, StepKind::score, StepKind::cut})
+        CHECK(validate(starting_point(kind), top));
     const auto code = [&](auto change) {
         StepSettings settings = starting_point(StepKind::engrave);
         change(settings);
@@ -38,6 +39,7 @@ TEST_CASE("settings no machine can do are named") {
 }
 
 TEST_CASE("kinds have names that are read back") {
-    for (const StepKind kind : {StepKind::engrave, StepKind::score, StepKind::cut}) CHECK(parse_kind(to_text(kind)) == kind);
+    for (const StepKind kind : {StepKind::engrave, StepKind::score, StepKind::cut})
+        CHECK(parse_kind(to_text(kind)) == kind);
     CHECK_FALSE(parse_kind("weld"));
 }

@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <QString>
-
 #include <chalkline/base/result.hpp>
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/machine/session.hpp>
 #include <chalkline/planning/checks.hpp>
 #include <chalkline/planning/program_checker.hpp>
+
+#include <QString>
 
 // Every sentence the user reads about errors, notices, checks and the machine, in one place, through translation.
 namespace chalkline::wording {

@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <memory>
-#include <string>
-#include <vector>
-
 #include <chalkline/base/ink.hpp>
 #include <chalkline/base/result.hpp>
 #include <chalkline/geometry/region.hpp>
+
+#include <memory>
+#include <string>
+#include <vector>
 
 namespace chalkline::art {
 
@@ -21,9 +21,9 @@ struct Shape {
 
 /// What a reader made of one file. A value; large, so it travels as `shared_ptr<const Artwork>`.
 struct Artwork {
-    std::string name;    ///< file name without folders
-    std::string format;  ///< "svg"
-    geometry::Point page;  ///< width and height, mm; the shapes' origin is its lower left corner
+    std::string name;           ///< file name without folders
+    std::string format;         ///< "svg"
+    geometry::Point page;       ///< width and height, mm; the shapes' origin is its lower left corner
     std::vector<Shape> shapes;  ///< in painting order
     std::vector<Notice> notices;
     std::shared_ptr<const std::string> source;  ///< the file's bytes, kept with the job

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <memory>
-#include <string>
-
 #include <chalkline/art/artwork.hpp>
 #include <chalkline/base/progress.hpp>
+
+#include <memory>
+#include <string>
 
 namespace chalkline::art {
 

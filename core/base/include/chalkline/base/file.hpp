@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/base/result.hpp>
+
 #include <cstdint>
 #include <string>
 #include <string_view>
-
-#include <chalkline/base/result.hpp>
 
 namespace chalkline {
 

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <tl/expected.hpp>
+
 #include <string>
 #include <string_view>
 #include <utility>
 #include <vector>
-
-#include <tl/expected.hpp>
 
 namespace chalkline {
 

@@ -8,7 +8,7 @@ namespace chalkline {
 /// come out only through named units (`Length::mm(3)`, `length.inches()`).
 template <class Unit>
 class Quantity {
-   public:
+ public:
     constexpr Quantity() = default;
     friend constexpr auto operator<=>(const Quantity&, const Quantity&) = default;
     friend constexpr Unit operator+(Unit a, Unit b) { return Unit::raw(a.value_ + b.value_); }
@@ -20,7 +20,7 @@ class Quantity {
     friend constexpr double operator/(Unit a, Unit b) { return a.value_ / b.value_; }
     friend constexpr Unit& operator+=(Unit& a, Unit b) { return a = a + b; }
 
-   protected:
+ protected:
     static constexpr Unit raw(double value) {
         Unit unit;
         unit.value_ = value;
@@ -31,7 +31,7 @@ class Quantity {
 
 /// Length; millimetres inside.
 class Length : public Quantity<Length> {
-   public:
+ public:
     static constexpr Length mm(double value) { return raw(value); }
     static constexpr Length inches(double value) { return raw(value * 25.4); }
     constexpr double mm() const { return value_; }
@@ -43,7 +43,7 @@ class Length : public Quantity<Length> {
 
 /// Speed of the head; millimetres a minute inside, as G-code states it.
 class Speed : public Quantity<Speed> {
-   public:
+ public:
     static constexpr Speed mm_per_min(double value) { return raw(value); }
     static constexpr Speed mm_per_s(double value) { return raw(value * 60); }
     static constexpr Speed inches_per_s(double value) { return raw(value * 60 * 25.4); }
@@ -55,7 +55,7 @@ class Speed : public Quantity<Speed> {
 
 /// Beam power as a share of the machine's full power; per cent inside.
 class Power : public Quantity<Power> {
-   public:
+ public:
     static constexpr Power percent(double value) { return raw(value); }
     constexpr double percent() const { return value_; }
     constexpr double fraction() const { return value_ / 100; }
@@ -64,7 +64,7 @@ class Power : public Quantity<Power> {
 
 /// Time; seconds inside.
 class Duration : public Quantity<Duration> {
-   public:
+ public:
     static constexpr Duration seconds(double value) { return raw(value); }
     constexpr double seconds() const { return value_; }
     friend Quantity;

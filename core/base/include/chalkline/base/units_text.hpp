@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <string>
-#include <string_view>
-
 #include <chalkline/base/result.hpp>
 #include <chalkline/base/units.hpp>
+
+#include <string>
+#include <string_view>
 
 namespace chalkline {
 

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/geometry/point.hpp>
+
 #include <cstdint>
 #include <vector>
-
-#include <chalkline/geometry/point.hpp>
 
 namespace chalkline::geometry {
 
@@ -21,7 +21,7 @@ inline constexpr double flattening_tolerance = 0.01;
 /// map, so that they are flattened once, at the size they are burned. Stored flat (a verb and its points), because
 /// drawings of a hundred thousand paths are usual.
 class Path {
-   public:
+ public:
     void move_to(Point to);
     /// REQUIRES of all below: a contour was begun with move_to.
     void line_to(Point to);
@@ -48,7 +48,7 @@ class Path {
 
     bool operator==(const Path&) const = default;
 
-   private:
+ private:
     enum class Verb : std::uint8_t { move, line, cubic, arc, close };
     std::vector<Verb> verbs_;
     std::vector<Point> points_;  ///< move, line: 1; cubic: 3; arc: centre, u, v, {start, sweep}; close: none

@@ -15,12 +15,22 @@ struct Point {
     friend constexpr Point operator*(Point a, double k) { return {a.x * k, a.y * k}; }
 };
 
-constexpr double dot(Point a, Point b) { return a.x * b.x + a.y * b.y; }
-constexpr double cross(Point a, Point b) { return a.x * b.y - a.y * b.x; }
+constexpr double dot(Point a, Point b) {
+    return a.x * b.x + a.y * b.y;
+}
+constexpr double cross(Point a, Point b) {
+    return a.x * b.y - a.y * b.x;
+}
 /// Not hypot: bed coordinates never overflow when squared, and this is called for every point of every drawing.
-inline double norm(Point a) { return std::sqrt(a.x * a.x + a.y * a.y); }
-inline double distance(Point a, Point b) { return norm(b - a); }
-constexpr Point between(Point a, Point b, double t) { return {a.x + (b.x - a.x) * t, a.y + (b.y - a.y) * t}; }
+inline double norm(Point a) {
+    return std::sqrt(a.x * a.x + a.y * a.y);
+}
+inline double distance(Point a, Point b) {
+    return norm(b - a);
+}
+constexpr Point between(Point a, Point b, double t) {
+    return {a.x + (b.x - a.x) * t, a.y + (b.y - a.y) * t};
+}
 
 /// An upright rectangle; empty until something is added.
 struct Box {
@@ -51,8 +61,8 @@ struct Box {
         return p.x >= left - slack && p.x <= right + slack && p.y >= bottom - slack && p.y <= top + slack;
     }
     bool contains(const Box& other, double slack = 0) const {
-        return other.empty() || (contains(Point{other.left, other.bottom}, slack) &&
-                                 contains(Point{other.right, other.top}, slack));
+        return other.empty() ||
+               (contains(Point{other.left, other.bottom}, slack) && contains(Point{other.right, other.top}, slack));
     }
 };
 

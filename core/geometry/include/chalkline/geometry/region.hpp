@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <vector>
-
 #include <chalkline/geometry/path.hpp>
+
+#include <vector>
 
 namespace chalkline::geometry {
 

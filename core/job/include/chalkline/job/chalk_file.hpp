@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <string>
-#include <vector>
-
 #include <chalkline/base/progress.hpp>
 #include <chalkline/base/result.hpp>
 #include <chalkline/job/job.hpp>
+
+#include <string>
+#include <vector>
 
 namespace chalkline::job {
 

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <memory>
-
 #include <chalkline/base/result.hpp>
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/profile.hpp>
+
+#include <memory>
 
 // Every change of a job is one of these: the job before goes in, the job after comes out, nothing else happens.
 namespace chalkline::job {

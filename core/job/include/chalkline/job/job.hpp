@@ -1,15 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <memory>
-#include <optional>
-#include <string>
-#include <vector>
-
 #include <chalkline/art/artwork.hpp>
 #include <chalkline/base/ink.hpp>
 #include <chalkline/geometry/point.hpp>
 #include <chalkline/geometry/region.hpp>
 #include <chalkline/steps/step_settings.hpp>
+
+#include <memory>
+#include <optional>
+#include <string>
+#include <vector>
 
 namespace chalkline::job {
 
@@ -35,9 +35,9 @@ struct Step {
 struct Stock {
     std::string material;
     Length thickness = Length::mm(3);
-    geometry::Point corner;     ///< near left corner before the turn, bed mm
+    geometry::Point corner;  ///< near left corner before the turn, bed mm
     double width = 100, height = 100;
-    double angle = 0;           ///< counter-clockwise about `corner`, radians
+    double angle = 0;  ///< counter-clockwise about `corner`, radians
 
     /// The outline, counter-clockwise, bed mm.
     geometry::Polyline outline() const;
@@ -47,7 +47,7 @@ struct Stock {
 /// The document: art, the run sheet and the stock. A plain value; art is shared, so a copy is cheap.
 struct Job {
     std::vector<Motif> motifs;
-    std::vector<Step> steps;  ///< in run order
+    std::vector<Step> steps;    ///< in run order
     std::vector<Ink> left_out;  ///< inks knowingly not burned
     std::optional<Stock> stock;
     Id last_id = 0;

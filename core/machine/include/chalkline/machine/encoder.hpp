@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/machine/profile.hpp>
+#include <chalkline/machine/program.hpp>
+
 #include <deque>
 #include <memory>
 #include <string>
 #include <vector>
-
-#include <chalkline/machine/profile.hpp>
-#include <chalkline/machine/program.hpp>
 
 namespace chalkline::machine {
 
@@ -20,7 +20,7 @@ struct ProgramLine {
 
 /// Gives the lines of a program one by one, so that a large picture never stands in memory as text.
 class LineSource {
-   public:
+ public:
     virtual ~LineSource() = default;
     /// The next line; false at the end.
     virtual bool next(ProgramLine& line) = 0;
@@ -34,13 +34,13 @@ inline constexpr std::size_t longest_line = 70;
 /// whichever is shorter for that row; words that did not change are left out; ends dark.
 /// REQUIRES: program and profile outlive the encoder.
 class Encoder : public LineSource {
-   public:
+ public:
     Encoder(const Program& program, const MachineProfile& profile);
     bool next(ProgramLine& line) override;
 
-   private:
+ private:
     void prologue();
-    void epilogue();
+    void ending();
     void encode(const Operation& operation);
     void encode(const Travel& travel, Speed speed);
     void encode(const Trace& trace, Speed speed);
@@ -70,11 +70,11 @@ class Encoder : public LineSource {
 
 /// Lines from a program text; comments, blank lines and carriage returns are stripped.
 class TextLines : public LineSource {
-   public:
+ public:
     explicit TextLines(std::shared_ptr<const std::string> text) : text_(std::move(text)) {}
     bool next(ProgramLine& line) override;
 
-   private:
+ private:
     std::shared_ptr<const std::string> text_;
     std::size_t at_ = 0;
 };

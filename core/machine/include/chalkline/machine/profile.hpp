@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <string>
-#include <string_view>
-
 #include <chalkline/base/result.hpp>
 #include <chalkline/base/units.hpp>
 #include <chalkline/geometry/point.hpp>
+
+#include <string>
+#include <string_view>
 
 namespace chalkline::machine {
 
@@ -18,12 +18,12 @@ struct MachineProfile {
     std::string name = "Bench laser 400 × 300";
     double width = 400, depth = 300;  ///< work area, mm
     HomeCorner home = HomeCorner::near_left;
-    double watts = 10;               ///< beam power at 100 %
-    double spot = 0.18;              ///< beam diameter at 1/e², mm
-    double max_rate_x = 12000, max_rate_y = 12000;       ///< mm/min
+    double watts = 10;                                    ///< beam power at 100 %
+    double spot = 0.18;                                   ///< beam diameter at 1/e², mm
+    double max_rate_x = 12000, max_rate_y = 12000;        ///< mm/min
     double acceleration_x = 1200, acceleration_y = 1200;  ///< mm/s²
-    double junction_deviation = 0.01;                    ///< mm
-    int power_scale = 1000;                              ///< S value of full power ($30)
+    double junction_deviation = 0.01;                     ///< mm
+    int full_power_s = 1000;                              ///< S value of full power ($30)
     int baud = 115200;
     int receive_buffer = 128;  ///< bytes
     int planner_blocks = 16;

@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/base/units.hpp>
+#include <chalkline/geometry/point.hpp>
+
 #include <cstdint>
 #include <string>
 #include <variant>
 #include <vector>
-
-#include <chalkline/base/units.hpp>
-#include <chalkline/geometry/point.hpp>
 
 namespace chalkline::machine {
 

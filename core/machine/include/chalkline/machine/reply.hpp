@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/geometry/point.hpp>
+
 #include <optional>
 #include <string>
 #include <string_view>
 #include <variant>
-
-#include <chalkline/geometry/point.hpp>
 
 namespace chalkline::machine {
 
@@ -45,7 +45,7 @@ struct Text {
 };
 struct Status {
     ControllerState state = ControllerState::unknown;
-    int sub = 0;                            ///< Hold:0 complete, Hold:1 still slowing; Door:0…3
+    int sub = 0;                             ///< Hold:0 complete, Hold:1 still slowing; Door:0…3
     std::optional<geometry::Point> machine;  ///< MPos, mm (or inches, when $13 says so)
     std::optional<geometry::Point> work;     ///< WPos
     std::optional<geometry::Point> offset;   ///< WCO: machine − work

@@ -1,5 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/base/result.hpp>
+#include <chalkline/machine/profile.hpp>
+#include <chalkline/machine/reply.hpp>
+#include <chalkline/machine/streamer.hpp>
+
 #include <deque>
 #include <map>
 #include <memory>
@@ -7,11 +12,6 @@
 #include <string>
 #include <variant>
 #include <vector>
-
-#include <chalkline/base/result.hpp>
-#include <chalkline/machine/profile.hpp>
-#include <chalkline/machine/reply.hpp>
-#include <chalkline/machine/streamer.hpp>
 
 namespace chalkline::machine {
 
@@ -24,7 +24,7 @@ inline constexpr std::string_view locked = "machine.locked";
 inline constexpr std::string_view busy = "machine.busy";
 inline constexpr std::string_view no_homing = "machine.no-homing";
 inline constexpr std::string_view laser_mode_off = "machine.laser-mode-off";
-inline constexpr std::string_view power_scale_differs = "machine.power-scale-differs";
+inline constexpr std::string_view full_power_differs = "machine.full-power-differs";
 inline constexpr std::string_view beyond_limits = "machine.beyond-limits";
 inline constexpr std::string_view line_refused = "machine.line-refused";
 inline constexpr std::string_view alarm = "machine.alarm";
@@ -45,9 +45,9 @@ struct Snapshot {
     int alarm = 0;                            ///< number of the last alarm while locked
     double feed = 0, power = 0;               ///< mm/min, S units
     std::string pins, accessories;
-    std::int64_t lines_done = 0;   ///< answered lines of the running program
-    std::int64_t operation = -1;   ///< operation of the last answered line
-    double silent_for = 0;         ///< seconds without a byte while something runs; 0 when all is well
+    std::int64_t lines_done = 0;  ///< answered lines of the running program
+    std::int64_t operation = -1;  ///< operation of the last answered line
+    double silent_for = 0;        ///< seconds without a byte while something runs; 0 when all is well
     std::string version;
 };
 
@@ -92,7 +92,7 @@ using Event = std::variant<event::Changed, event::Wire, event::Ready, event::Fin
 /// The conversation with one controller, as a pure state machine: bytes and the clock go in, bytes and events come
 /// out. No I/O, no threads. `now` is any steady clock in seconds. Real-time bytes leave ahead of queued lines.
 class Session {
-   public:
+ public:
     /// `greeting_wait`: seconds to wait for a greeting before asking; boards that reset on opening need about 2.
     Session(MachineProfile profile, double greeting_wait);
 
@@ -130,7 +130,7 @@ class Session {
     static constexpr double silence_limit = 2;       ///< s without a byte before the link counts as silent
     static constexpr double hold_wait = 3;           ///< s a stop waits for the head to come to rest
 
-   private:
+ private:
     /// Where opening the conversation stands.
     enum class Greeting { waiting, settings, done, failed };
     /// Where stopping stands.
@@ -174,7 +174,7 @@ class Session {
     geometry::Point work_offset_;                     ///< last WCO
     int receive_buffer_, planner_blocks_;
 
-    std::string realtime_, lines_out_;      ///< bytes to send; real-time first
+    std::string realtime_, lines_out_;       ///< bytes to send; real-time first
     std::deque<std::string> queued_, open_;  ///< commands waiting to be sent; sent and not answered
     std::unique_ptr<Streamer> streamer_;
 

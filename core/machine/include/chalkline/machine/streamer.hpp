@@ -1,19 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/machine/encoder.hpp>
+
 #include <cstdint>
 #include <deque>
 #include <memory>
 #include <optional>
 #include <string>
 
-#include <chalkline/machine/encoder.hpp>
-
 namespace chalkline::machine {
 
 /// Feeds a program to the controller by character counting: the bytes of unanswered lines, line feeds counted, never
 /// exceed the receive buffer less one, so that the link never idles and never overflows. Pure: no I/O, no clock.
 class Streamer {
-   public:
+ public:
     /// `buffer`: the controller's receive buffer, bytes; `planner_blocks`: answered moves it may still hold.
     /// REQUIRES: buffer > longest_line + 1.
     Streamer(std::unique_ptr<LineSource> lines, int buffer, int planner_blocks)
@@ -34,10 +34,10 @@ class Streamer {
     /// Bytes of the lines not answered yet.
     int open_bytes() const { return open_bytes_; }
 
-   private:
+ private:
     std::unique_ptr<LineSource> lines_;
     std::deque<ProgramLine> in_flight_;
-    std::optional<ProgramLine> waiting_;  ///< next line, not sent for lack of room
+    std::optional<ProgramLine> waiting_;   ///< next line, not sent for lack of room
     std::deque<std::int64_t> in_planner_;  ///< operations of the newest answered lines
     int room_;
     std::size_t planner_blocks_;

@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <optional>
-#include <string>
-#include <vector>
-
 #include <chalkline/base/result.hpp>
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/profile.hpp>
+
+#include <optional>
+#include <string>
+#include <vector>
 
 namespace chalkline::planning {
 

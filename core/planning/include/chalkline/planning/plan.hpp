@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <vector>
-
 #include <chalkline/base/progress.hpp>
 #include <chalkline/base/result.hpp>
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/machine/program.hpp>
+
+#include <vector>
 
 namespace chalkline::planning {
 
@@ -34,11 +34,11 @@ struct StepReport {
 /// A program and what is known of it before it burns.
 struct Plan {
     machine::Program program;
-    std::vector<StepReport> steps;      ///< in run order; steps without anything to burn are absent
-    geometry::Box burn_box, move_box;   ///< bed, mm
+    std::vector<StepReport> steps;     ///< in run order; steps without anything to burn are absent
+    geometry::Box burn_box, move_box;  ///< bed, mm
     Duration total;
-    double burn = 0, travel = 0;        ///< mm
-    std::vector<double> finished_at;    ///< per operation: seconds from the start until it is done
+    double burn = 0, travel = 0;      ///< mm
+    std::vector<double> finished_at;  ///< per operation: seconds from the start until it is done
 };
 
 /// The whole job as one program: steps in run order; in a step inside before outside and the nearest next; areas as

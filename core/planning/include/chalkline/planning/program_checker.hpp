@@ -1,14 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <cstdint>
-#include <functional>
-#include <string>
-#include <vector>
-
 #include <chalkline/geometry/path.hpp>
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/encoder.hpp>
 #include <chalkline/machine/profile.hpp>
+
+#include <cstdint>
+#include <functional>
+#include <string>
+#include <vector>
 
 namespace chalkline::planning {
 
@@ -22,7 +22,7 @@ struct ProgramLimits {
 
 /// One breach of the safety rules: which rule, on which line.
 struct ProgramFault {
-    std::string code;  ///< one of `fault::…`
+    std::string code;   ///< one of `fault::…`
     std::int64_t line;  ///< from 1
     std::int64_t operation;
     std::string text;  ///< the line

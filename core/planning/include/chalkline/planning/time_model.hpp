@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <vector>
-
 #include <chalkline/base/units.hpp>
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/machine/program.hpp>
+
+#include <vector>
 
 namespace chalkline::planning {
 

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/base/ink.hpp>
+
 #include <cstdint>
 #include <vector>
-
-#include <chalkline/base/ink.hpp>
 
 namespace chalkline::raster {
 
@@ -15,7 +15,9 @@ struct RgbImage {
     RgbImage() = default;
     RgbImage(int w, int h, Rgb fill)
         : width(w), height(h), pixels(static_cast<std::size_t>(w) * static_cast<std::size_t>(h), fill) {}
-    Rgb& at(int x, int y) { return pixels[static_cast<std::size_t>(y) * static_cast<std::size_t>(width) + static_cast<std::size_t>(x)]; }
+    Rgb& at(int x, int y) {
+        return pixels[static_cast<std::size_t>(y) * static_cast<std::size_t>(width) + static_cast<std::size_t>(x)];
+    }
 };
 
 }  // namespace chalkline::raster

@@ -1,5 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/geometry/path.hpp>
+#include <chalkline/machine/profile.hpp>
+#include <chalkline/simulator/dose_map.hpp>
+#include <chalkline/simulator/motion.hpp>
+
 #include <array>
 #include <cstdint>
 #include <deque>
@@ -9,11 +14,6 @@
 #include <string_view>
 #include <vector>
 
-#include <chalkline/geometry/path.hpp>
-#include <chalkline/machine/profile.hpp>
-#include <chalkline/simulator/dose_map.hpp>
-#include <chalkline/simulator/motion.hpp>
-
 namespace chalkline::simulator {
 
 /// What the simulated machine saw and did.
@@ -21,8 +21,8 @@ struct Report {
     double virtual_s = 0;
     std::int64_t moves = 0, bytes = 0, lines = 0;
     double beam_on_mm = 0, beam_on_s = 0, travel_mm = 0, top_mm_min = 0;
-    std::int64_t starved = 0;      ///< times the planner ran dry in the middle of a program
-    std::int64_t worst_rx_fill = 0;  ///< bytes
+    std::int64_t starved = 0;         ///< times the planner ran dry in the middle of a program
+    std::int64_t worst_rx_fill = 0;   ///< bytes
     std::vector<std::string> errors;  ///< "error:20 in G5"
     std::vector<std::string> alarms;
     std::vector<std::string> violations;  ///< breaches of the safety rules as the machine sees them
@@ -32,7 +32,7 @@ std::string to_json(const Report& report);
 /// A controller, its axes and its beam, as the public interface of Grbl 1.1 describes them. Pure: bytes and virtual
 /// time go in, bytes come out. Deterministic. Replies and bytes on the way in take the time the baud rate gives them.
 class Controller {
-   public:
+ public:
     explicit Controller(machine::MachineProfile profile);
 
     /// Dose goes here from now on. Not owned; may be null.
@@ -62,7 +62,7 @@ class Controller {
     std::string settings_text() const;
     void load_settings(std::string_view text);
 
-   private:
+ private:
     enum class State { idle, run, hold, jog, alarm, home, check, sleep };
     struct Words;
 
@@ -119,9 +119,9 @@ class Controller {
         char byte;
     };
     std::deque<Timed> incoming_, outgoing_;
-    std::string buffer_;                ///< the receive buffer
-    std::deque<std::string> waiting_;   ///< a line taken out of the buffer and not done
-    std::deque<Block> arc_;             ///< pieces of an arc that did not fit the planner yet
+    std::string buffer_;               ///< the receive buffer
+    std::deque<std::string> waiting_;  ///< a line taken out of the buffer and not done
+    std::deque<Block> arc_;            ///< pieces of an arc that did not fit the planner yet
 
     State state_ = State::idle;
     bool holding_ = false, hold_complete_ = false;

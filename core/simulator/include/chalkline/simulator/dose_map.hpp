@@ -1,15 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/geometry/point.hpp>
+
 #include <array>
 #include <vector>
-
-#include <chalkline/geometry/point.hpp>
 
 namespace chalkline::simulator {
 
 /// Energy laid on the bed, cell by cell. Row 0 is the near edge (Y = 0), column 0 the left.
 class DoseMap {
-   public:
+ public:
     /// `cells_per_mm` cells a millimetre; `spot` is the beam's diameter at 1/e², mm, a round Gaussian.
     DoseMap(double width, double depth, double cells_per_mm, double spot);
 
@@ -26,7 +26,7 @@ class DoseMap {
     }
     const std::vector<float>& cells() const { return cells_; }
 
-   private:
+ private:
     void dab(geometry::Point at, double energy);
 
     static constexpr int phases = 64;  ///< sub-cell places for which the kernel is kept

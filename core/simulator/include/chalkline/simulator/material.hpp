@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <optional>
-#include <string>
-#include <vector>
-
 #include <chalkline/geometry/path.hpp>
 #include <chalkline/raster/image.hpp>
 #include <chalkline/simulator/dose_map.hpp>
+
+#include <optional>
+#include <string>
+#include <vector>
 
 namespace chalkline::simulator {
 
@@ -15,8 +15,8 @@ namespace chalkline::simulator {
 struct Material {
     std::string name;
     Rgb bare, burnt;
-    double onset = 100;       ///< mJ/mm² below which nothing shows
-    double scale = 700;       ///< mJ/mm² to 63 % of the mark
+    double onset = 100;        ///< mJ/mm² below which nothing shows
+    double scale = 700;        ///< mJ/mm² to 63 % of the mark
     double cut_per_mm = 4000;  ///< mJ/mm² a millimetre of thickness; 0: this beam never cuts it
 };
 
@@ -27,7 +27,7 @@ std::optional<Material> find_material(const std::string& name);
 /// The piece on the bed.
 struct Piece {
     Material material;
-    double thickness = 4;       ///< mm
+    double thickness = 4;        ///< mm
     geometry::Polyline outline;  ///< bed mm; empty: covers the whole bed
 };
 

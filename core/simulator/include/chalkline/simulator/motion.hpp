@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/geometry/point.hpp>
+
 #include <cstdint>
 #include <deque>
 #include <functional>
-
-#include <chalkline/geometry/point.hpp>
 
 namespace chalkline::simulator {
 
@@ -38,7 +38,7 @@ struct Block {
 /// Queue of blocks with look-ahead and the integration of the head's way in small fixed time steps. Knows no G-code.
 /// Corner speeds by junction deviation, block speeds by a backward and a forward pass over the queue.
 class Motion {
-   public:
+ public:
     /// A stretch the head went in one step: from, to, share of full power, seconds.
     using Trail = std::function<void(geometry::Point, geometry::Point, double, double)>;
 
@@ -70,7 +70,7 @@ class Motion {
 
     static constexpr double step = 0.0005;  ///< s
 
-   private:
+ private:
     void plan();
     double nominal_of(const Block& block) const;
     double power_at(const Block& block, double speed) const;

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/base/result.hpp>
+
 #include <string>
 #include <string_view>
-
-#include <chalkline/base/result.hpp>
 
 namespace chalkline::link {
 

@@ -1,19 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/link/address.hpp>
+#include <chalkline/machine/session.hpp>
+
 #include <functional>
 #include <memory>
 #include <string>
 #include <vector>
-
-#include <chalkline/link/address.hpp>
-#include <chalkline/machine/session.hpp>
 
 namespace chalkline::link {
 
 /// Keeps one `machine::Session` and its serial port or TCP connection on a thread of their own, so that no stall of
 /// the caller ever starves the link. Everything comes back as events.
 class SessionRunner {
-   public:
+ public:
     /// Called on the runner's thread with one or more events; must not block.
     using Listener = std::function<void(std::vector<machine::Event>)>;
     /// Something asked of the session; an error comes back as `event::Refused`.
@@ -29,7 +29,7 @@ class SessionRunner {
     /// Thread-safe; returns at once.
     void request(Request request);
 
-   private:
+ private:
     class Worker;
     std::unique_ptr<Worker> worker_;
 };

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <string>
-
 #include <chalkline/base/result.hpp>
 #include <chalkline/raster/image.hpp>
+
+#include <string>
 
 namespace chalkline::pictures {
 

@@ -7,8 +7,8 @@ namespace chalkline::ports {
 
 /// A serial port the system knows, in words a maker can match with the cable in hand.
 struct Port {
-    std::string path;     ///< "/dev/ttyUSB0"
-    std::string maker;    ///< from the USB device; may be empty
+    std::string path;   ///< "/dev/ttyUSB0"
+    std::string maker;  ///< from the USB device; may be empty
     std::string product;
 };
 

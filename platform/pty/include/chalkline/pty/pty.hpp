@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/base/result.hpp>
+
 #include <string>
 #include <string_view>
-
-#include <chalkline/base/result.hpp>
 
 namespace chalkline::pty {
 
@@ -15,7 +15,7 @@ inline constexpr std::string_view link_taken = "pty.link-taken";
 /// The far end of a pseudo-terminal: what a controller is on a real cable. The near end, which hosts open, is
 /// reached by a symbolic link.
 class Pty {
-   public:
+ public:
     /// Makes one and the link to it. An old link at that place is replaced, any other file is not.
     static Result<Pty> open(const std::string& link);
     ~Pty();
@@ -24,7 +24,7 @@ class Pty {
 
     int descriptor() const { return master_; }
 
-   private:
+ private:
     Pty(int master, int slave, std::string link) : master_(master), slave_(slave), link_(std::move(link)) {}
     int master_, slave_;  ///< the near end stays open, so that hosts may come and go
     std::string link_;
