@@ -130,6 +130,7 @@ double Motion::run(double seconds, bool hold, const Trail& trail) {
         power_ = power_at(block, mean);
         trail(from, at_, power_, took);
         speed_ = next;
+        if (hold && next == 0) power_ = 0;
         seconds -= took;
         block.length -= way;
         if (ends) {

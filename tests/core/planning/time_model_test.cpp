@@ -1,0 +1,115 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "support/virtual_machine.hpp"
+
+#include <chalkline/planning/time_model.hpp>
+
+#include <catch2/catch.hpp>
+#include <rapidcheck/catch.h>
+
+#include <cmath>
+
+using namespace chalkline;
+using namespace chalkline::planning;
+using geometry::Point;
+
+namespace {
+
+machine::MachineProfile homeless() {
+    machine::MachineProfile profile;
+    profile.home = machine::HomeCorner::none;
+    return profile;
+}
+
+/// A chain through points, burned at a speed.
+machine::Program chain(const std::vector<Point>& points, double speed) {
+    machine::Program program;
+    program.points = points;
+    program.operations = {
+        {machine::Travel{{0, 0}, true}, Speed::mm_per_min(speed), {}},
+        {machine::Trace{0, static_cast<std::uint32_t>(points.size()), 0}, Speed::mm_per_min(speed), {}}};
+    return program;
+}
+
+/// Seconds the simulated machine takes for it.
+double measured(const machine::Program& program) {
+    test::VirtualMachine vm(homeless());
+    vm.make_ready();
+    const double before = vm.controller.now();
+    REQUIRE(vm.session.frame(std::make_unique<machine::Encoder>(program, vm.session.profile())));
+    vm.run(0.05);
+    while (!vm.controller.at_rest())
+        vm.run(test::VirtualMachine::step);
+    return vm.controller.now() - before;
+}
+
+}  // namespace
+
+TEST_CASE("a straight move is a trapezoid or a triangle") {
+    CHECK(straight_time(100, 6000, 1000) == Approx(100.0 / 100 + 100.0 / 1000));
+    CHECK(straight_time(1, 6000, 1000) == Approx(2 * std::sqrt(1.0 / 1000)));
+    CHECK(straight_time(0, 6000, 1000) == 0);
+    CHECK(run_up_length(6000, 1000) == Approx(5));
+    CHECK(reached_speed(1, 6000, 1000) == Approx(60 * std::sqrt(1000.0)));
+    CHECK(reached_speed(1000, 6000, 1000) == 6000);
+}
+
+TEST_CASE("longer takes longer, faster never takes longer") {
+    rc::prop("monotone", [] {
+        const double length = *rc::gen::inRange(1, 100000) / 100.0, speed = *rc::gen::inRange(60, 12000);
+        RC_ASSERT(straight_time(length * 1.01, speed, 1200) > straight_time(length, speed, 1200));
+        RC_ASSERT(straight_time(length, speed * 1.01, 1200) <= straight_time(length, speed, 1200) + 1e-12);
+        RC_ASSERT(straight_time(length, speed, 1200) >= length / (speed / 60));
+    });
+}
+
+TEST_CASE("corners cost time, a straight line cut in pieces does not") {
+    std::vector<Point> pieces;
+    for (int i = 1; i <= 100; ++i)
+        pieces.push_back({static_cast<double>(i), 0});
+    const machine::MachineProfile machine = homeless();
+    const double whole = operation_ends(chain({{100, 0}}, 3000), machine).back();
+    CHECK(operation_ends(chain(pieces, 3000), machine).back() == Approx(whole).epsilon(1e-6));
+    std::vector<Point> zigzag;
+    for (int i = 1; i <= 100; ++i)
+        zigzag.push_back({static_cast<double>(i), i % 2 != 0 ? 1.0 : 0.0});
+    CHECK(operation_ends(chain(zigzag, 3000), machine).back() > 2 * whole);
+}
+
+TEST_CASE("each axis keeps to its own limits") {
+    machine::MachineProfile machine = homeless();
+    machine.max_rate_y = 600;
+    CHECK(operation_ends(chain({{0, 100}}, 6000), machine).back() > 10);
+    CHECK(operation_ends(chain({{100, 0}}, 6000), machine).back() < 2);
+}
+
+TEST_CASE("chains of all kinds take on the simulated machine what the model says") {
+    std::vector<Point> circle, zigzag, square, tiny;
+    for (int i = 1; i <= 120; ++i)
+        circle.push_back({20 + 20 * -std::cos(i * M_PI / 60), 20 * std::sin(i * M_PI / 60) + 20});
+    for (int i = 1; i <= 40; ++i)
+        zigzag.push_back({i * 2.0, i % 2 != 0 ? 5.0 : 0.0});
+    for (int i = 0; i < 10; ++i) {
+        for (const Point p : {Point{30, 0}, Point{30, 30}, Point{0, 30}, Point{0, 0}})
+            square.push_back(p);
+    }
+    for (int i = 1; i <= 300; ++i)
+        tiny.push_back({i * 0.1, std::sin(i * 0.1) + 1});
+    for (const auto& points : {circle, zigzag, square, tiny}) {
+        const auto program = chain(points, 3000);
+        const double model = operation_ends(program, homeless()).back();
+        CHECK(model == Approx(measured(program)).epsilon(0.06).margin(0.06));
+    }
+}
+
+TEST_CASE("dwells and dark moves count, the unknown way to the first place does not") {
+    machine::Program program;
+    program.operations = {{machine::Travel{{300, 200}, true}, {}, {}},
+                          {machine::Dwell{Duration::seconds(2)}, {}, {}},
+                          {machine::Travel{{200, 200}, true}, {}, {}},
+                          {machine::Travel{{190, 200}, false}, Speed::mm_per_min(600), {}}};
+    const auto ends = operation_ends(program, homeless());
+    CHECK(ends[0] == 0);
+    CHECK(ends[1] == Approx(2));
+    CHECK(ends[2] - ends[1] == Approx(straight_time(100, 12000, 1200)));
+    CHECK(ends[3] - ends[2] == Approx(1).epsilon(0.02));
+}
