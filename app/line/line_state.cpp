@@ -74,6 +74,8 @@ MarkFact burn_fact(const job::Job& job, const MachineLink& machine, const BurnDe
     if (const auto at = desk.burned_at()) return {MarkState::done, tr("burned %1").arg(at->toString("hh:mm"))};
     if (job.motifs.empty()) return {MarkState::not_yet, {}};
     if (!machine.connected()) return {MarkState::not_yet, tr("no machine connected")};
+    if (machine.snapshot().state == machine::ControllerState::alarm)
+        return {MarkState::not_yet, tr("the controller is locked")};
     if (const auto why = desk.obstacle()) return {MarkState::not_yet, why->what.left(1).toLower() + why->what.mid(1)};
     return {MarkState::not_yet, desk.framed_at() ? tr("ready") : tr("ready, not framed")};
 }

@@ -17,6 +17,7 @@ Roles light() {
             .rail_raised = "#3a4a57",
             .rail_text = "#f2f4f5",
             .rail_quiet = "#a9b4bd",
+            .rail_dim = "#7d8b96",
             .paper = "#faf8f3",
             .card = "#ffffff",
             .bench = "#dcd7ca",
@@ -86,11 +87,11 @@ QPushButton[look="link"]:focus { border: 1px solid @accent; padding: 1px 3px; }
 QPushButton[look="rail"] { background: @rail_raised; color: @rail_text; border: 1px solid @quiet; padding: 7px 14px; }
 QPushButton[look="rail"]:hover { background: @quiet; }
 QPushButton[look="rail"]:focus { border: 2px solid @rail_text; padding: 6px 13px; }
-QPushButton[look="rail"]:disabled { color: @quiet; background: @rail; border-color: @rail_raised; }
+QPushButton[look="rail"]:disabled { color: @rail_dim; background: @rail; border-color: @rail_raised; }
 QPushButton[look="top"] { background: transparent; color: @rail_text; border: 1px solid transparent; padding: 4px 10px; }
 QPushButton[look="top"]:hover { background: @rail_raised; }
 QPushButton[look="top"]:focus { border: 1px solid @rail_quiet; }
-QPushButton[look="top"]:disabled { color: @quiet; }
+QPushButton[look="top"]:disabled { color: @rail_dim; }
 QPushButton[look="stop"] { background: @danger; color: @danger_text; border: 1px solid @danger_outline; padding: 10px 24px; font-weight: 700; }
 QPushButton[look="stop"]:focus { border: 2px solid @rail_text; padding: 9px 23px; }
 QLineEdit, QComboBox { background: @card; border: 1px solid @control; border-radius: 5px; padding: 4px 7px; min-height: 18px;
@@ -113,7 +114,7 @@ QScrollBar::add-line:vertical, QScrollBar::sub-line:vertical { height: 0; }
     const std::pair<const char*, QColor> names[] = {// Longer names first: "@rail" is the beginning of "@rail_text".
                                                     {"@rail_raised", r.rail_raised},
                                                     {"@rail_text", r.rail_text},
-                                                    {"@rail_quiet", r.rail_quiet},
+                                                    {"@rail_quiet", r.rail_quiet}, {"@rail_dim", r.rail_dim},
                                                     {"@rail", r.rail},
                                                     {"@accent_soft", r.accent_soft},
                                                     {"@accent_text", r.accent_text},

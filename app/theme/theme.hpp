@@ -9,7 +9,7 @@ namespace chalkline::app::theme {
 
 /// What a colour is for. No widget names a colour; it asks for a role.
 struct Roles {
-    QColor rail, rail_raised, rail_text, rail_quiet;
+    QColor rail, rail_raised, rail_text, rail_quiet, rail_dim;
     QColor paper, card, bench, hairline, grid;
     QColor text, quiet, control;
     QColor accent, accent_soft, accent_text;

@@ -97,7 +97,11 @@ void StepsTray::rebuild() {
     cards_.clear();
     chips_.clear();
     const job::Job& job = context_.document.job();
-    left_out_box_->layout()->addWidget(make_label(tr("left out:"), Tone::quiet, left_out_box_));
+    const bool none_left_out = job.left_out.empty();
+    auto* left_out = make_label(none_left_out ? tr("Left out: none. Drop an ink here.") : tr("Left out:"), Tone::quiet,
+                                left_out_box_);
+    left_out->setWordWrap(false);
+    left_out_box_->layout()->addWidget(left_out);
     for (const auto& routed : job::routed_inks(job))
         add_chip(routed, routed.left_out ? left_out_box_->layout() : chip_box_->layout());
     if (chips_.empty())

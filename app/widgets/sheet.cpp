@@ -56,8 +56,7 @@ void Sheet::add_widget(QWidget* widget) {
 QPushButton* Sheet::add_button(const QString& text, ButtonLook look, std::function<void()> action) {
     auto* button = make_button(text, look, this);
     connect(button, &QPushButton::clicked, this, [this, action = std::move(action)] {
-        hide();
-        deleteLater();
+        put_away();
         if (action) action();
     });
     if (look == ButtonLook::accent && !main_) main_ = button;
@@ -66,6 +65,7 @@ QPushButton* Sheet::add_button(const QString& text, ButtonLook look, std::functi
 }
 
 void Sheet::open() {
+    focus_before_ = window()->focusWidget();
     // Word-wrapped labels only know their height at the final width.
     ensurePolished();
     layout()->activate();
@@ -76,6 +76,12 @@ void Sheet::open() {
     (main_ ? static_cast<QWidget*>(main_) : this)->setFocus();
 }
 
+void Sheet::put_away() {
+    hide();
+    deleteLater();
+    if (focus_before_) focus_before_->setFocus();
+}
+
 void Sheet::centre() {
     const QSize room = parentWidget()->size();
     move((room.width() - width()) / 2, std::max(12, (room.height() - height()) / 3));
@@ -83,8 +89,7 @@ void Sheet::centre() {
 
 void Sheet::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_Escape) {
-        hide();
-        deleteLater();
+        put_away();
     } else if ((event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter) && main_) {
         main_->click();
     } else {

@@ -3,6 +3,7 @@
 #include "widgets/controls.hpp"
 
 #include <QFrame>
+#include <QPointer>
 #include <QVBoxLayout>
 #include <functional>
 
@@ -30,9 +31,12 @@ class Sheet : public QFrame {
 
  private:
     void centre();
+    /// Goes away and gives the focus back.
+    void put_away();
     QVBoxLayout* body_;
     QHBoxLayout* buttons_;
     QPushButton* main_ = nullptr;
+    QPointer<QWidget> focus_before_;
 };
 
 }  // namespace chalkline::app

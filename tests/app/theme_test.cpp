@@ -38,6 +38,7 @@ TEST_CASE("text can be read on what it stands on, borders can be seen") {
     CHECK(contrast(r.rail_text, r.rail) >= 4.5);
     CHECK(contrast(r.rail_quiet, r.rail) >= 4.5);
     CHECK(contrast(r.rail_text, r.rail_raised) >= 4.5);
+    CHECK(contrast(r.rail_dim, r.rail) >= 3);  // disabled, but still to be read
     CHECK(contrast(r.accent_text, r.accent) >= 4.5);
     CHECK(contrast(r.danger_text, r.danger) >= 4.5);
     CHECK(contrast(r.wire_text, r.wire_paper) >= 4.5);
