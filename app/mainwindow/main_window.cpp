@@ -53,8 +53,12 @@ MainWindow::MainWindow(const WindowOptions& options)
 
     connect(files_, &JobFiles::message, this, &MainWindow::show_message);
     connect(files_, &JobFiles::opened, this, [this] { choose(document_.job().stock ? Mark::steps : Mark::art); });
-    connect(&sample_, &SampleMachine::serving, this,
-            [this](const QString& port) { machine_.connect_to(port, tr("simulated")); });
+    connect(&sample_, &SampleMachine::serving, this, [this](const QString& port) { machine_.connect_to_sample(port); });
+    // The simulated machine has no edges anyone could hurt: it finds home by itself and is ready to burn.
+    connect(&machine_, &MachineLink::ready, this, [this] {
+        const bool locked = machine_.snapshot().state == machine::ControllerState::alarm;
+        if (locked && machine_.is_sample()) machine_.home();
+    });
     connect(&sample_, &SampleMachine::failed, this, [this](const QString& reason) {
         show_message(wording::describe(Error{"app.simulator-missing", {{"reason", reason.toStdString()}}, {}, 0}));
     });

@@ -3,12 +3,15 @@
 
 #include <chalkline/machine/encoder.hpp>
 
+#include <sys/prctl.h>
+
 #include <QCoreApplication>
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
 #include <QPointer>
 #include <QStandardPaths>
+#include <csignal>
 
 namespace chalkline::app {
 namespace {
@@ -42,6 +45,7 @@ bool MachineLink::active() const {
 void MachineLink::connect_to(const QString& address, const QString& name) {
     disconnect_now();
     name_ = name;
+    sample_ = false;
     const auto parsed = link::parse_address(address.toStdString());
     if (!parsed) {
         Q_EMIT failed(machine::Activity::connecting, parsed.error());
@@ -60,6 +64,11 @@ void MachineLink::connect_to(const QString& address, const QString& name) {
                                                             },
                                                             Qt::QueuedConnection);
                                                     });
+}
+
+void MachineLink::connect_to_sample(const QString& port) {
+    connect_to(port, tr("simulated"));
+    sample_ = true;
 }
 
 void MachineLink::disconnect_now() {
@@ -151,6 +160,8 @@ QString simulator_program() {
 }  // namespace
 
 SampleMachine::SampleMachine(QObject* parent) : QObject(parent) {
+    // However Chalkline ends, its simulated machine ends with it.
+    process_.setChildProcessModifier([] { ::prctl(PR_SET_PDEATHSIG, SIGTERM); });
     connect(&process_, &QProcess::readyReadStandardOutput, this, [this] {
         if (process_.readAllStandardOutput().startsWith("serving")) Q_EMIT serving(folder_.filePath("port"));
     });

@@ -28,6 +28,9 @@ class MachineLink : public QObject {
     bool active() const;
 
     void connect_to(const QString& address, const QString& name);
+    /// The same for the simulated machine that came with Chalkline.
+    void connect_to_sample(const QString& port);
+    bool is_sample() const { return sample_; }
     void disconnect_now();
 
     void home();
@@ -57,6 +60,7 @@ class MachineLink : public QObject {
     machine::Snapshot snapshot_;
     QString name_;
     std::unique_ptr<link::SessionRunner> runner_;
+    bool sample_ = false;
     int connection_ = 0;  ///< events of an older connection are dropped
 };
 

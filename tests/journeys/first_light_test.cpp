@@ -252,15 +252,26 @@ TEST_CASE("jogging by the strip moves the head and stops at the edge") {
     CHECK(driver->machine().snapshot().position->y == Approx(1));
 }
 
-TEST_CASE("the sample machine starts by itself and is reached like any other") {
+TEST_CASE("the sample machine starts by itself, finds home and is ready to burn") {
     WindowDriver driver;
+    driver.drop({QString(CHALKLINE_SAMPLES "/plot-27.chalk")});
+    REQUIRE(driver.wait_planned());
     driver->connect_sample_machine();
-    REQUIRE(wait_for(
-        [&] {
-            return driver->machine().snapshot().state == machine::ControllerState::alarm &&
-                   driver.visible_text().contains("Locked");
-        },
-        20000));
-    find_home(driver);
+    REQUIRE(wait_for([&] { return driver.fact(Mark::burn) == "ready, not framed"; }));
     CHECK(driver->machine().name() == "simulated");
+    CHECK(driver->machine().snapshot().position_sure);
+}
+
+TEST_CASE("any other machine is never homed unasked") {
+    SimulatorProcess machine(CHALKLINE_SIM);
+    WindowDriver driver;
+    connect_by_rail(driver, machine.port());
+    QTest::qWait(500);
+    CHECK(driver->machine().snapshot().state == machine::ControllerState::alarm);
+    CHECK(driver.button("Unlock"));
+    REQUIRE(driver.click("Unlock"));
+    REQUIRE(wait_for([&] { return driver.idle(); }));
+    // Unlocked without knowing where: no place is shown and no limit promised.
+    CHECK_FALSE(driver->machine().snapshot().position_sure);
+    CHECK(driver.visible_text().contains(QString::fromUtf8("X —")));
 }

@@ -2,6 +2,7 @@
 // Takes the pictures of docs/screenshots from the sample job on the simulated machine:
 //     chalkline-screenshots FOLDER
 #include "mainwindow/main_window.hpp"
+#include "support/simulator_process.hpp"
 
 #include <QApplication>
 #include <QDeadlineTimer>
@@ -49,7 +50,6 @@ int main(int argc, char** argv) {
     QDir().mkpath(argv[1]);
     QApplication::setFont(app::theme::font(app::theme::normal));
     app::WindowOptions options;
-    options.simulator_speed = "20";
     app::MainWindow window(options);
     window.show();
     Photographer photographer(window, argv[1]);
@@ -67,7 +67,9 @@ int main(int argc, char** argv) {
     window.choose(Mark::rehearse);
     photographer.take("rehearse");
 
-    window.connect_sample_machine();
+    // Connected like any other machine, so that it is locked at first.
+    test::SimulatorProcess machine(CHALKLINE_SIM, "20");
+    window.machine().connect_to(QString::fromStdString(machine.port()), "simulated");
     const auto idle = [&] {
         const auto& now = window.machine().snapshot();
         return now.connected && now.activity == machine::Activity::none && now.state == machine::ControllerState::idle;
@@ -87,10 +89,8 @@ int main(int argc, char** argv) {
     window.choose(Mark::burn);
     QTest::keyClick(&window, Qt::Key_Return, Qt::ControlModifier);
     photographer.take("ready");
-    window.desk().burn();
+    QTest::keyClick(window.findChild<QWidget*>("sheet"), Qt::Key_Return);
     if (!wait_for([&] { return window.desk().share_done() > 0.45; })) return 1;
-    for (auto* sheet : window.findChildren<QWidget*>("sheet"))
-        sheet->hide();
     photographer.take("burning");
     window.machine().stop();
     if (!wait_for([&] { return window.desk().trouble().has_value(); })) return 1;
