@@ -14,23 +14,6 @@
 #include <csignal>
 
 namespace chalkline::app {
-namespace {
-
-/// Lines of a program that lives as long as they are pulled, on whatever thread.
-class SharedLines : public machine::LineSource {
- public:
-    SharedLines(std::shared_ptr<const machine::Program> program, const machine::MachineProfile& profile)
-        : program_(std::move(program)), profile_(profile), encoder_(*program_, profile_) {}
-    bool next(machine::ProgramLine& line) override { return encoder_.next(line); }
-
- private:
-    std::shared_ptr<const machine::Program> program_;
-    machine::MachineProfile profile_;
-    machine::Encoder encoder_;
-};
-
-}  // namespace
-
 MachineLink::MachineLink(machine::MachineProfile profile, QObject* parent)
     : QObject(parent), profile_(std::move(profile)) {}
 
@@ -111,12 +94,12 @@ void MachineLink::stop() {
 }
 void MachineLink::frame(std::shared_ptr<const machine::Program> program) {
     request([program, profile = profile_](machine::Session& s) {
-        return s.frame(std::make_unique<SharedLines>(program, profile));
+        return s.frame(std::make_unique<machine::SharedEncoder>(program, profile));
     });
 }
 void MachineLink::burn(std::shared_ptr<const machine::Program> program) {
     request([program, profile = profile_](machine::Session& s) {
-        return s.burn(std::make_unique<SharedLines>(program, profile));
+        return s.burn(std::make_unique<machine::SharedEncoder>(program, profile));
     });
 }
 

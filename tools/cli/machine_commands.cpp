@@ -46,40 +46,26 @@ class Mailbox {
 
 /// One program to be run, kept alive while the session pulls lines from it.
 struct Work {
-    std::shared_ptr<const std::string> text;          ///< a program file …
-    std::shared_ptr<const planning::Plan> plan;       ///< … or a planned job
-    std::shared_ptr<const machine::Program> program;  ///< a frame
-    const machine::Program* operations() const { return plan ? &plan->program : program.get(); }
+    std::shared_ptr<const std::string> text;          ///< a program file, or null …
+    std::shared_ptr<const machine::Program> program;  ///< … for a planned job or a frame
+    std::shared_ptr<const planning::Plan> plan;       ///< of a planned job, for the time left
     std::int64_t lines = 0;
     double seconds = 0;
-};
 
-/// Lines of a program that stays alive as long as they are wanted.
-class OwnedLines : public machine::LineSource {
- public:
-    OwnedLines(Work work, const machine::MachineProfile& profile) : work_(std::move(work)), profile_(profile) {
-        if (work_.text)
-            source_ = std::make_unique<machine::TextLines>(work_.text);
-        else
-            source_ = std::make_unique<machine::Encoder>(*work_.operations(), profile_);
+    std::unique_ptr<machine::LineSource> source(const machine::MachineProfile& profile) const {
+        if (text) return std::make_unique<machine::TextLines>(text);
+        return std::make_unique<machine::SharedEncoder>(program, profile);
     }
-    bool next(machine::ProgramLine& line) override { return source_->next(line); }
-
- private:
-    Work work_;
-    machine::MachineProfile profile_;
-    std::unique_ptr<machine::LineSource> source_;
 };
 
 Result<void> check(Work& work, const planning::ProgramLimits& limits) {
-    OwnedLines lines(work, limits.machine);
-    const auto faults = planning::check_program(lines, limits);
+    const auto faults = planning::check_program(*work.source(limits.machine), limits);
     if (!faults.empty()) {
         const auto message = wording::describe(faults.front());
         return fail(error::program_unsafe, {{"reason", message.what.toStdString()}}, message.where.toStdString());
     }
-    OwnedLines again(work, limits.machine);
-    for (machine::ProgramLine line; again.next(line);)
+    const auto counted = work.source(limits.machine);
+    for (machine::ProgramLine line; counted->next(line);)
         ++work.lines;
     return {};
 }
@@ -97,6 +83,7 @@ Result<Work> work_for_burn(const MachineCommand& command, const machine::Machine
         auto plan = planning::plan(*job, machine, *plan_options(command.job));
         if (!plan) return tl::unexpected(plan.error());
         work.plan = std::make_shared<const planning::Plan>(std::move(*plan));
+        work.program = {work.plan, &work.plan->program};
         work.seconds = work.plan->total.seconds();
         limits = planning::limits_of(*job, machine, work.plan->program);
     } else {
@@ -216,7 +203,7 @@ class Conversation {
     void begin() {
         started_ = std::chrono::steady_clock::now();
         runner_->request([this, work = work_](machine::Session& session) {
-            auto lines = std::make_unique<OwnedLines>(work, machine_);
+            auto lines = work.source(machine_);
             return activity_ == machine::Activity::framing ? session.frame(std::move(lines))
                                                            : session.burn(std::move(lines));
         });

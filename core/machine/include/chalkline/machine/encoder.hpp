@@ -68,6 +68,19 @@ class Encoder : public LineSource {
     BeamMode beam_ = BeamMode::off;
 };
 
+/// An encoder that keeps its program alive: for lines that are pulled later, on another thread.
+class SharedEncoder : public LineSource {
+ public:
+    SharedEncoder(std::shared_ptr<const Program> program, const MachineProfile& profile)
+        : program_(std::move(program)), profile_(profile), encoder_(*program_, profile_) {}
+    bool next(ProgramLine& line) override { return encoder_.next(line); }
+
+ private:
+    std::shared_ptr<const Program> program_;
+    MachineProfile profile_;
+    Encoder encoder_;  ///< refers to the two above
+};
+
 /// Lines from a program text; comments, blank lines and carriage returns are stripped.
 class TextLines : public LineSource {
  public:
