@@ -4,14 +4,6 @@
 #include <algorithm>
 
 namespace chalkline::app {
-namespace {
-
-geometry::Polyline outline_of(const geometry::Box& b) {
-    return {{{b.left, b.bottom}, {b.right, b.bottom}, {b.right, b.top}, {b.left, b.top}}, true};
-}
-
-}  // namespace
-
 bool Planned::may_burn() const {
     return plan && faults.empty() && std::none_of(checks.begin(), checks.end(), [](const planning::Check& check) {
                return check.severity == planning::Severity::blocking;
@@ -22,7 +14,7 @@ Planned work_out(const job::Job& job, const machine::MachineProfile& machine, co
     Planned planned;
     planned.checks = planning::check_job(job, machine);
     planned.burned = planning::burned_bounds(job);
-    planned.off_bed = planning::overhang(job, outline_of(machine.bed()));
+    planned.off_bed = planning::overhang(job, geometry::outline(machine.bed()));
     if (job.stock) planned.off_stock = planning::overhang(job, job.stock->outline());
     auto plan = planning::plan(job, machine, {}, watch);
     if (!plan) {

@@ -70,12 +70,10 @@ void JobFiles::new_job() {
 void JobFiles::open_job(const QString& path) {
     reader_.start([path](const Watch& watch) { return job::load(path.toStdString(), watch); },
                   [this, path](Result<job::Job> job) {
-                      Q_EMIT busy_changed();
                       if (!job) return Q_EMIT message(wording::describe(job.error()));
                       document_.replace(std::move(*job), path);
                       Q_EMIT opened();
                   });
-    Q_EMIT busy_changed();
 }
 
 void JobFiles::add_art(const QStringList& paths) {
@@ -87,7 +85,6 @@ void JobFiles::add_art(const QStringList& paths) {
             return all;
         },
         [this](std::vector<ReadArt> all) {
-            Q_EMIT busy_changed();
             // One edit for all files; a bad one is said and the others still come in.
             job::Job job = document_.job();
             std::size_t added = 0;
@@ -104,7 +101,6 @@ void JobFiles::add_art(const QStringList& paths) {
             (void)document_.edit(tr("Add art"), job, JobChange::art | JobChange::place | JobChange::steps);
             Q_EMIT opened();
         });
-    Q_EMIT busy_changed();
 }
 
 void JobFiles::save(std::function<void()> then) {

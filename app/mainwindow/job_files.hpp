@@ -33,7 +33,6 @@ class JobFiles : public QObject {
     void message(const chalkline::wording::Message& message);
     /// Art was added or a job opened.
     void opened();
-    void busy_changed();
 
  private:
     void open_job(const QString& path);

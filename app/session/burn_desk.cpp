@@ -89,11 +89,6 @@ void BurnDesk::burn() {
     Q_EMIT changed();
 }
 
-void BurnDesk::forget_trouble() {
-    trouble_.reset();
-    Q_EMIT changed();
-}
-
 double BurnDesk::share_done() const {
     if (!burning_ || done_ == 0 || burning_->total.seconds() <= 0) return 0;
     return burning_->finished_at[std::min(done_, burning_->finished_at.size()) - 1] / burning_->total.seconds();

@@ -27,9 +27,8 @@ class BurnDesk : public QObject {
 
     std::optional<QDateTime> framed_at() const { return framed_at_; }
     std::optional<QDateTime> burned_at() const { return burned_at_; }
-    /// The last thing that went wrong, until the next success or `forget_trouble`.
+    /// The last thing that went wrong, until the next success.
     const std::optional<wording::Message>& trouble() const { return trouble_; }
-    void forget_trouble();
 
     /// The plan being burned or burned last; null before the first burn of this job.
     std::shared_ptr<const planning::Plan> burning_plan() const { return burning_; }

@@ -161,7 +161,7 @@ Result<Input> load_input(const std::string& path, const JobOptions& options, con
     return Input{std::move(*job)};
 }
 
-Result<planning::PlanOptions> plan_options(const JobOptions& options) {
+planning::PlanOptions plan_options(const JobOptions& options) {
     return planning::PlanOptions{options.order == "as-drawn" ? planning::PathOrder::as_drawn
                                                              : planning::PathOrder::nearest};
 }

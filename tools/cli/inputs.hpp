@@ -28,6 +28,6 @@ struct Input {
     const job::Job* job() const { return std::get_if<job::Job>(&content); }
 };
 Result<Input> load_input(const std::string& path, const JobOptions& options, const machine::MachineProfile& machine);
-Result<planning::PlanOptions> plan_options(const JobOptions& options);
+planning::PlanOptions plan_options(const JobOptions& options);
 
 }  // namespace chalkline::cli

@@ -79,8 +79,7 @@ int run_plan(const PlanCommand& command) {
     if (!input->job())
         return report({std::string(error::not_built_yet), {{"what", "plan PROGRAM"}}, command.file, 0}, command.json);
     const job::Job& job = *input->job();
-    const auto options = plan_options(command.job);
-    const auto plan = planning::plan(job, *machine, *options);
+    const auto plan = planning::plan(job, *machine, plan_options(command.job));
     if (!plan) {
         Error error = plan.error();
         error.file = command.file;

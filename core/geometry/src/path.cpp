@@ -181,6 +181,10 @@ double signed_area(const Polyline& ring) {
     return twice / 2;
 }
 
+Polyline outline(const Box& box) {
+    return {{{box.left, box.bottom}, {box.right, box.bottom}, {box.right, box.top}, {box.left, box.top}}, true};
+}
+
 Box bounds(const Polyline& line) {
     Box box;
     for (const Point p : line.points)

@@ -38,10 +38,6 @@ double outside(const geometry::Polyline& outline, Point p) {
     return worst;
 }
 
-geometry::Polyline outline_of(const geometry::Box& box) {
-    return {{{box.left, box.bottom}, {box.right, box.bottom}, {box.right, box.top}, {box.left, box.top}}, true};
-}
-
 /// The burned point farthest outside an outline.
 struct Overhang {
     double by = 0;
@@ -73,7 +69,7 @@ std::vector<Check> check_job(const job::Job& job, const machine::MachineProfile&
     if (std::none_of(inks.begin(), inks.end(), [](const job::RoutedInk& ink) { return ink.step.has_value(); }))
         checks.push_back({std::string(check::nothing_to_burn), Severity::blocking, {}, {}, {}});
 
-    const Overhang bed = worst_overhang(job, outline_of(machine.bed()));
+    const Overhang bed = worst_overhang(job, geometry::outline(machine.bed()));
     if (bed.by > 0)
         checks.push_back(
             {std::string(check::off_bed), Severity::blocking, {{"by", format_number(bed.by, 1)}}, {}, bed.place});

@@ -59,6 +59,8 @@ double length(const Polyline& line);
 double length(const std::vector<Polyline>& lines);
 /// Positive when counter-clockwise (Y up). An open chain is closed in thought.
 double signed_area(const Polyline& ring);
+/// The box as a closed chain, counter-clockwise from its lower left corner.
+Polyline outline(const Box& box);
 Box bounds(const Polyline& line);
 Box bounds(const std::vector<Polyline>& lines);
 

@@ -35,7 +35,6 @@ struct MachineProfile {
     geometry::Box bed() const { return {0, 0, width, depth}; }
     /// The slower axis' top speed: no straight move is ever limited below it.
     Speed top_speed() const { return Speed::mm_per_min(max_rate_x < max_rate_y ? max_rate_x : max_rate_y); }
-    double lowest_acceleration() const { return acceleration_x < acceleration_y ? acceleration_x : acceleration_y; }
     /// Machine coordinates of the bed's 0, 0: homed machines count from −travel to 0, others from where they stand.
     geometry::Point bed_origin() const {
         return home == HomeCorner::none ? geometry::Point{} : geometry::Point{-width, -depth};
