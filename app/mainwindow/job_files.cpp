@@ -21,11 +21,11 @@ bool is_job(const QString& path) {
 /// What reading one file came to.
 using ReadArt = Result<std::shared_ptr<const art::Artwork>>;
 
-ReadArt read_art(const QString& path, const Watch& watch) {
+ReadArt read_art(const QString& path, const Surroundings& surroundings, const Watch& watch) {
     auto bytes = read_file(path.toStdString());
     if (!bytes) return tl::unexpected(bytes.error());
     auto art = art::read(std::make_shared<const std::string>(std::move(*bytes)),
-                         QFileInfo(path).fileName().toStdString(), watch);
+                         QFileInfo(path).fileName().toStdString(), {}, surroundings.of_file(path.toStdString()), watch);
     if (!art) return tl::unexpected(art.error());
     return std::make_shared<const art::Artwork>(std::move(*art));
 }
@@ -41,8 +41,13 @@ QFileDialog* make_dialog(QWidget* window, const QString& title, QFileDialog::Acc
 
 }  // namespace
 
-JobFiles::JobFiles(JobDocument& document, machine::MachineProfile machine, QWidget* window)
-    : QObject(window), document_(document), machine_(std::move(machine)), window_(window) {}
+JobFiles::JobFiles(JobDocument& document, machine::MachineProfile machine, std::shared_ptr<const Surroundings> surroundings,
+                   QWidget* window)
+    : QObject(window),
+      document_(document),
+      machine_(std::move(machine)),
+      surroundings_(std::move(surroundings)),
+      window_(window) {}
 
 void JobFiles::open(const QStringList& paths) {
     QStringList art;
@@ -68,7 +73,7 @@ void JobFiles::new_job() {
 }
 
 void JobFiles::open_job(const QString& path) {
-    reader_.start([path](const Watch& watch) { return job::load(path.toStdString(), watch); },
+    reader_.start([path, surroundings = surroundings_](const Watch& watch) { return job::load(path.toStdString(), surroundings->of_nothing(), watch); },
                   [this, path](Result<job::Job> job) {
                       if (!job) return Q_EMIT message(wording::describe(job.error()));
                       document_.replace(std::move(*job), path);
@@ -78,10 +83,10 @@ void JobFiles::open_job(const QString& path) {
 
 void JobFiles::add_art(const QStringList& paths) {
     reader_.start(
-        [paths](const Watch& watch) {
+        [paths, surroundings = surroundings_](const Watch& watch) {
             std::vector<ReadArt> all;
             for (const QString& path : paths)
-                all.push_back(read_art(path, watch));
+                all.push_back(read_art(path, *surroundings, watch));
             return all;
         },
         [this](std::vector<ReadArt> all) {

@@ -4,6 +4,7 @@
 #include "tasks/task_runner.hpp"
 
 #include <chalkline/machine/profile.hpp>
+#include <chalkline/surroundings/surroundings.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QObject>
@@ -17,7 +18,8 @@ namespace chalkline::app {
 class JobFiles : public QObject {
     Q_OBJECT
  public:
-    JobFiles(JobDocument& document, machine::MachineProfile machine, QWidget* window);
+    JobFiles(JobDocument& document, machine::MachineProfile machine, std::shared_ptr<const Surroundings> surroundings,
+             QWidget* window);
 
     /// Jobs are opened, anything else is brought in as art.
     void open(const QStringList& paths);
@@ -41,6 +43,7 @@ class JobFiles : public QObject {
 
     JobDocument& document_;
     machine::MachineProfile machine_;
+    std::shared_ptr<const Surroundings> surroundings_;  ///< shared with reading that outlives the window
     QWidget* window_;
     TaskRunner reader_;
 };

@@ -46,7 +46,7 @@ MainWindow::MainWindow(const WindowOptions& options)
     setMinimumSize(1100, 700);
     resize(1280, 800);
     setStyleSheet(theme::style_sheet(roles_));
-    files_ = new JobFiles(document_, options.profile, this);
+    files_ = new JobFiles(document_, options.profile, options.surroundings, this);
     build();
     add_shortcuts();
     qApp->installEventFilter(this);

@@ -22,6 +22,7 @@ namespace chalkline::app {
 /// How the window begins.
 struct WindowOptions {
     machine::MachineProfile profile;
+    std::shared_ptr<const Surroundings> surroundings = std::make_shared<const Surroundings>();
     QString simulator_speed = "1";  ///< virtual seconds a second of the simulated machine, or "max"
 };
 

@@ -147,10 +147,11 @@ void ArtTray::rebuild() {
     empty(notes_);
     for (const job::Motif& motif : context_.document.job().motifs) {
         cards_->addWidget(new MotifCard(motif, context_, this));
-        if (motif.art->notices.empty()) continue;
+        if (motif.art->remarks.empty()) continue;
         notes_->addWidget(make_label(tr("From %1, not burned as drawn").arg(QString::fromStdString(motif.art->name)),
                                      Tone::heading, this));
-        for (const Notice& notice : motif.art->notices) {
+        for (const art::Remark& remark : motif.art->remarks) {
+            const Notice& notice = remark.notice;
             QString text = wording::describe(notice);
             if (notice.count > 1)
                 text += tr(" (%1 places, first in line %2)").arg(notice.count).arg(notice.line);

@@ -12,7 +12,8 @@ namespace chalkline::app {
 
 InkChip::InkChip(const Ink& ink, int shapes, const theme::Roles& roles, QWidget* parent)
     : QWidget(parent), ink_(ink), roles_(roles) {
-    text_ = QString::fromStdString(to_text(ink.rgb)) + " · " + wording::count_of(ink.kind, shapes);
+    text_ = wording::count_of(ink.kind, shapes);
+    if (ink.kind != InkKind::picture) text_ = QString::fromStdString(to_text(ink.rgb)) + " · " + text_;
     setFocusPolicy(Qt::StrongFocus);
     setCursor(Qt::OpenHandCursor);
     setFont(theme::font(theme::small));
@@ -43,6 +44,12 @@ void InkChip::paintEvent(QPaintEvent*) {
         painter.setPen(QPen(roles_.control, 0.8));
         painter.setBrush(colour);
         painter.drawRoundedRect(QRectF(9, 6, 12, 12), 3, 3);
+    } else if (ink_.kind == InkKind::picture) {
+        // Dots that grow: a picture is tones, not one colour.
+        painter.setPen(Qt::NoPen);
+        painter.setBrush(roles_.text);
+        for (int i = 0; i < 9; ++i)
+            painter.drawEllipse(QPointF(11 + i % 3 * 4.5, 7.5 + i / 3 * 4.5), 0.6 + i * 0.17, 0.6 + i * 0.17);
     } else {
         // A line ink is a stroke, not a patch: the two never look alike.
         painter.setPen(QPen(colour, 2.6, Qt::SolidLine, Qt::RoundCap));

@@ -2,7 +2,6 @@
 #include "commands.hpp"
 #include "output.hpp"
 
-#include <chalkline/art/reader.hpp>
 #include <chalkline/base/file.hpp>
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/wording/wording.hpp>
@@ -15,55 +14,85 @@
 namespace chalkline::cli {
 namespace {
 
-Result<art::Artwork> read_art(const std::string& path) {
-    auto bytes = read_file(path);
-    if (!bytes) return tl::unexpected(bytes.error());
-    auto art =
-        art::read(std::make_shared<const std::string>(std::move(*bytes)), path.substr(path.find_last_of('/') + 1));
-    if (!art) art.error().file = path;
-    return art;
+const char* kind_name(InkKind kind) {
+    switch (kind) {
+        case InkKind::line:
+            return "line";
+        case InkKind::fill:
+            return "fill";
+        case InkKind::picture:
+            return "picture";
+    }
+    return "";
 }
 
 Json ink_json(const art::InkSummary& ink) {
-    const bool fill = ink.ink.kind == InkKind::fill;
-    return {{"rgb", to_text(ink.ink.rgb)},
-            {"kind", fill ? "fill" : "line"},
+    const InkKind kind = ink.ink.kind;
+    return {{"rgb", kind == InkKind::picture ? Json(nullptr) : Json(to_text(ink.ink.rgb))},
+            {"kind", kind_name(kind)},
             {"shapes", ink.shapes},
             {"bbox_mm", to_json(ink.box)},
-            {"length_mm", fill ? Json(nullptr) : number(ink.length)},
-            {"area_mm2", fill ? number(ink.area) : Json(nullptr)},
+            {"length_mm", kind == InkKind::line ? number(ink.length) : Json(nullptr)},
+            {"area_mm2", kind == InkKind::fill ? number(ink.area) : Json(nullptr)},
             {"closed", ink.closed}};
 }
 
+Json warning_json(const art::Remark& remark) {
+    Json places = Json::array();
+    for (const auto& place : remark.places)
+        places.push_back(to_json(place));
+    const Notice& notice = remark.notice;
+    return {{"code", short_code(notice)},
+            {"text", wording::describe(notice).toStdString()},
+            {"count", notice.count},
+            {"where", notice.line > 0 ? Json("line " + std::to_string(notice.line)) : Json(nullptr)},
+            {"places_mm", places}};
+}
+
 Json art_json(const std::string& path, const art::Artwork& art) {
-    Json inks = Json::array(), warnings = Json::array();
+    Json inks = Json::array(), pictures = Json::array(), warnings = Json::array();
     geometry::Box box;
     for (const auto& ink : art::measured_inks(art)) {
         inks.push_back(ink_json(ink));
         box.add(ink.box);
     }
-    for (const Notice& notice : art.notices)
-        warnings.push_back({{"code", short_code(notice)},
-                            {"text", wording::describe(notice).toStdString()},
-                            {"count", notice.count},
-                            {"where", notice.line > 0 ? Json("line " + std::to_string(notice.line)) : Json(nullptr)}});
+    for (const art::PlacedPicture& picture : art.pictures)
+        pictures.push_back(
+            {{"px", {picture.image->width, picture.image->height}}, {"bbox_mm", to_json(art::bounds(picture))}});
+    for (const art::Remark& remark : art.remarks)
+        warnings.push_back(warning_json(remark));
     return {{"path", path},
             {"format", art.format},
             {"page_mm", {number(art.page.x), number(art.page.y)}},
+            {"page", art.read_with.page},
+            {"pages", art.pages},
             {"bbox_mm", to_json(box)},
             {"inks", inks},
-            {"pictures", Json::array()},
+            {"pictures", pictures},
             {"warnings", warnings}};
+}
+
+std::string amount(const art::InkSummary& ink) {
+    switch (ink.ink.kind) {
+        case InkKind::line:
+            return format_number(ink.length, 1) + " mm";
+        case InkKind::fill:
+            return format_number(ink.area, 1) + " mm²";
+        case InkKind::picture:
+            return format_number(ink.box.width(), 1) + " × " + format_number(ink.box.height(), 1) + " mm";
+    }
+    return {};
 }
 
 void print_summary(const std::string& path, const art::Artwork& art) {
     print_text(path + ": " + format_number(art.page.x, 2) + " × " + format_number(art.page.y, 2) + " mm");
     for (const auto& ink : art::measured_inks(art)) {
-        const bool fill = ink.ink.kind == InkKind::fill;
-        print_text("  " + to_text(ink.ink.rgb) + "  " + wording::count_of(ink.ink.kind, ink.shapes).toStdString() +
-                   ", " + (fill ? format_number(ink.area, 1) + " mm²" : format_number(ink.length, 1) + " mm"));
+        const std::string colour = ink.ink.kind == InkKind::picture ? "       " : to_text(ink.ink.rgb);
+        print_text("  " + colour + "  " + wording::count_of(ink.ink.kind, ink.shapes).toStdString() + ", " +
+                   amount(ink));
     }
-    for (const Notice& notice : art.notices) {
+    for (const art::Remark& remark : art.remarks) {
+        const Notice& notice = remark.notice;
         std::string line = translated("  note: ") + wording::describe(notice).toStdString();
         if (notice.count > 1)
             line += " (" + std::to_string(notice.count) + " places, first line " + std::to_string(notice.line) + ")";
@@ -86,6 +115,27 @@ QPainterPath painter_path(const std::vector<geometry::Polyline>& lines, geometry
     return path;
 }
 
+void draw_picture(QPainter& painter, const art::PlacedPicture& picture, const geometry::Transform& to_px) {
+    const raster::RgbImage& pixels = *picture.image;
+    const QImage image(reinterpret_cast<const uchar*>(pixels.pixels.data()), pixels.width, pixels.height,
+                       static_cast<qsizetype>(pixels.width) * 3, QImage::Format_RGB888);
+    painter.save();
+    if (picture.clip) {
+        auto rings = picture.clip->rings;
+        for (auto& ring : rings)
+            for (auto& point : ring.points)
+                point = to_px(point);
+        painter.setClipPath(painter_path(rings, picture.clip->rule));
+    }
+    const geometry::Transform place = to_px * picture.place;
+    painter.setTransform({place.a, place.b, place.c, place.d, place.e, place.f});
+    // The unit square points up, the pixels' rows down.
+    painter.translate(0, 1);
+    painter.scale(1.0 / pixels.width, -1.0 / pixels.height);
+    painter.drawImage(0, 0, image);
+    painter.restore();
+}
+
 Result<void> draw(const art::Artwork& art, const ArtOptions& options) {
     const double scale = options.dpi / 25.4;
     const auto size = [&](double mm) { return std::max(1, static_cast<int>(std::ceil(mm * scale - 1e-9))); };
@@ -97,6 +147,9 @@ Result<void> draw(const art::Artwork& art, const ArtOptions& options) {
     QPainter painter(&image);
     painter.setRenderHint(QPainter::Antialiasing, !options.outline);
     const geometry::Transform to_px = geometry::Transform{scale, 0, 0, -scale, 0, art.page.y * scale};
+    for (const art::PlacedPicture& picture : art.pictures)
+        if (!options.outline && (options.ink.empty() || options.ink == "picture" || to_text(picture.ink) == options.ink))
+            draw_picture(painter, picture, to_px);
     for (const art::Shape& shape : art.shapes) {
         if (!options.ink.empty() && to_text(shape.ink) != options.ink) continue;
         const QColor colour(shape.ink.rgb.red, shape.ink.rgb.green, shape.ink.rgb.blue);
@@ -119,10 +172,12 @@ Result<void> draw(const art::Artwork& art, const ArtOptions& options) {
 
 }  // namespace
 
-int run_art(const ArtOptions& options) {
+int run_art(const ArtOptions& options, const Surroundings& surroundings) {
+    const auto read = parse_read_options(options.read);
+    if (!read) return report(read.error(), options.json);
     Json files = Json::array();
     for (const std::string& path : options.files) {
-        const auto art = read_art(path);
+        const auto art = read_art(path, *read, surroundings);
         if (!art) return report(art.error(), options.json);
         if (options.json)
             files.push_back(art_json(path, *art));

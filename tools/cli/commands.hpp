@@ -15,16 +15,17 @@ struct ArtOptions {
     double dpi = 96;
     bool outline = false;
     std::string ink;  ///< only this one, '#rrggbb:fill'
+    ReadArguments read;
 };
-int run_art(const ArtOptions& options);
+int run_art(const ArtOptions& options, const Surroundings& surroundings);
 
 struct PlanCommand {
     std::string file, output;
     JobOptions job;
     bool json = false;
 };
-int run_plan(const PlanCommand& command);
-int run_check(const PlanCommand& command);
+int run_plan(const PlanCommand& command, const Surroundings& surroundings);
+int run_check(const PlanCommand& command, const Surroundings& surroundings);
 
 struct MachineCommand {
     std::string file, port;
@@ -34,7 +35,7 @@ struct MachineCommand {
 };
 int run_ports(bool json);
 int run_probe(const MachineCommand& command);
-int run_frame(const MachineCommand& command);
-int run_burn(const MachineCommand& command);
+int run_frame(const MachineCommand& command, const Surroundings& surroundings);
+int run_burn(const MachineCommand& command, const Surroundings& surroundings);
 
 }  // namespace chalkline::cli

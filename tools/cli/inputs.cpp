@@ -129,6 +129,61 @@ Result<job::Job> apply_options(job::Job job, const JobOptions& options, const ma
 
 }  // namespace
 
+Result<art::ReadOptions> parse_read_options(const ReadArguments& arguments) {
+    art::ReadOptions options;
+    const auto bad = [](const char* option, const std::string& text) {
+        return fail(error::bad_read_option, {{"option", option}, {"text", text}});
+    };
+    const auto length = [](const std::string& text) { return parse_length(text, LengthUnit::mm); };
+    if (arguments.stroke_area == "never") {
+        options.stroke_area = art::ReadOptions::never;
+    } else if (!arguments.stroke_area.empty()) {
+        const auto width = length(arguments.stroke_area);
+        if (!width || !(width->mm() > 0)) return bad("--stroke-area", arguments.stroke_area);
+        options.stroke_area = width->mm();
+    }
+    if (!arguments.scale.empty()) {
+        const auto scale = parse_drawing_scale(arguments.scale);
+        if (!scale) return bad("--scale", arguments.scale);
+        options.scale = *scale;
+    }
+    if (!arguments.unit.empty()) {
+        const auto unit = length("1" + arguments.unit);
+        if (!unit || !(unit->mm() > 0)) return bad("--unit", arguments.unit);
+        options.unit = unit->mm();
+    }
+    if (!arguments.part.empty()) {
+        const auto sides = split(arguments.part, ',');
+        if (sides.size() != 4) return bad("--part", arguments.part);
+        std::vector<double> mm;
+        for (const auto& side : sides) {
+            const auto value = length(side);
+            if (!value) return bad("--part", arguments.part);
+            mm.push_back(value->mm());
+        }
+        options.part = geometry::Box{mm[0], mm[1], mm[2], mm[3]};
+        if (!(options.part->width() > 0) || !(options.part->height() > 0)) return bad("--part", arguments.part);
+    }
+    if (!arguments.width.empty()) {
+        const auto width = length(arguments.width);
+        if (!width || !(width->mm() > 0)) return bad("--width", arguments.width);
+        options.picture_width = width->mm();
+    }
+    if (arguments.text == "single-stroke") options.text = art::DrawnText::single_stroke;
+    options.page = arguments.page;
+    return options;
+}
+
+Result<art::Artwork> read_art(const std::string& path, const art::ReadOptions& options,
+                              const Surroundings& surroundings) {
+    auto bytes = read_file(path);
+    if (!bytes) return tl::unexpected(bytes.error());
+    auto art = art::read(std::make_shared<const std::string>(std::move(*bytes)),
+                         path.substr(path.find_last_of('/') + 1), options, surroundings.of_file(path));
+    if (!art) art.error().file = path;
+    return art;
+}
+
 Result<machine::MachineProfile> load_machine(const std::string& path) {
     if (path.empty()) return machine::MachineProfile{};
     const auto bytes = read_file(path);
@@ -136,24 +191,21 @@ Result<machine::MachineProfile> load_machine(const std::string& path) {
     return machine::parse_profile(*bytes, path);
 }
 
-Result<Input> load_input(const std::string& path, const JobOptions& options, const machine::MachineProfile& machine) {
+Result<Input> load_input(const std::string& path, const JobOptions& options, const machine::MachineProfile& machine,
+                         const Surroundings& surroundings) {
+    const auto read = parse_read_options(options.read);
+    if (!read) return tl::unexpected(read.error());
     auto bytes = read_file(path);
     if (!bytes) return tl::unexpected(bytes.error());
     Result<job::Job> job;
     if (bytes->starts_with("PK")) {
-        job = job::parse_chalk(*bytes, path);
+        job = job::parse_chalk(*bytes, path, surroundings.of_nothing());
     } else {
-        const auto source = std::make_shared<const std::string>(std::move(*bytes));
-        const auto first = source->find_first_not_of(" \t\r\n");
-        // G-code begins with a letter, a comment or a percent sign; drawings with '<' or a byte order mark.
-        const char head = first == std::string::npos ? '\0' : (*source)[first];
-        if ((head >= 'A' && head <= 'Z') || head == '(' || head == ';' || head == '%' || head == '$')
-            if (path.size() < 4 || !path.ends_with(".svg")) return Input{source};
-        auto art = art::read(source, path.substr(path.find_last_of('/') + 1));
-        if (!art) {
-            art.error().file = path;
-            return tl::unexpected(art.error());
-        }
+        // What no reader of art recognises is a program, unless its name says otherwise.
+        if (art::format_of(*bytes).empty() && !path.ends_with(".svg"))
+            return Input{std::make_shared<const std::string>(std::move(*bytes))};
+        auto art = read_art(path, *read, surroundings);
+        if (!art) return tl::unexpected(art.error());
         job = job::add_art({}, std::make_shared<const art::Artwork>(std::move(*art)), machine);
     }
     if (job) job = apply_options(std::move(*job), options, machine);

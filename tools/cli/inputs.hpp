@@ -1,8 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/art/artwork.hpp>
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/planning/plan.hpp>
+#include <chalkline/surroundings/surroundings.hpp>
 
 #include <memory>
 #include <optional>
@@ -12,12 +14,29 @@
 
 namespace chalkline::cli {
 
+/// How art is read, as typed.
+struct ReadArguments {
+    std::string stroke_area;  ///< mm or "never"
+    std::string scale;        ///< "1:50"
+    std::string unit;         ///< "mm", "in", … of files that do not say
+    std::string part;         ///< "x0,y0,x1,y1", mm on the page
+    std::string width;        ///< of pictures
+    std::string text;         ///< "outline" or "single-stroke"
+    int page = 1;
+};
+Result<art::ReadOptions> parse_read_options(const ReadArguments& arguments);
+
+/// Reads one file as art, with what this computer offers.
+Result<art::Artwork> read_art(const std::string& path, const art::ReadOptions& options,
+                              const Surroundings& surroundings);
+
 /// What decides how art becomes a job, from the command line.
 struct JobOptions {
     std::string machine;             ///< profile path; empty: the sample bench laser
     std::vector<std::string> steps;  ///< '#rrggbb:line=cut,power=100,…'
     std::string place;               ///< "X,Y"
     std::string order = "shortest";
+    ReadArguments read;
 };
 
 Result<machine::MachineProfile> load_machine(const std::string& path);
@@ -27,7 +46,8 @@ struct Input {
     std::variant<job::Job, std::shared_ptr<const std::string>> content;
     const job::Job* job() const { return std::get_if<job::Job>(&content); }
 };
-Result<Input> load_input(const std::string& path, const JobOptions& options, const machine::MachineProfile& machine);
+Result<Input> load_input(const std::string& path, const JobOptions& options, const machine::MachineProfile& machine,
+                         const Surroundings& surroundings);
 planning::PlanOptions plan_options(const JobOptions& options);
 
 }  // namespace chalkline::cli

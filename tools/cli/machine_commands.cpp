@@ -70,8 +70,8 @@ Result<void> check(Work& work, const planning::ProgramLimits& limits) {
     return {};
 }
 
-Result<Work> work_for_burn(const MachineCommand& command, const machine::MachineProfile& machine) {
-    auto input = load_input(command.file, command.job, machine);
+Result<Work> work_for_burn(const MachineCommand& command, const machine::MachineProfile& machine, const Surroundings& surroundings) {
+    auto input = load_input(command.file, command.job, machine, surroundings);
     if (!input) return tl::unexpected(input.error());
     Work work;
     planning::ProgramLimits limits{machine, {}, {}};
@@ -117,8 +117,8 @@ geometry::Box moved_box(const std::shared_ptr<const std::string>& text) {
     return box;
 }
 
-Result<Work> work_for_frame(const MachineCommand& command, const machine::MachineProfile& machine) {
-    auto input = load_input(command.file, command.job, machine);
+Result<Work> work_for_frame(const MachineCommand& command, const machine::MachineProfile& machine, const Surroundings& surroundings) {
+    auto input = load_input(command.file, command.job, machine, surroundings);
     if (!input) return tl::unexpected(input.error());
     const geometry::Box box =
         input->job() ? planning::burned_bounds(*input->job()) : moved_box(std::get<1>(input->content));
@@ -291,18 +291,18 @@ int run_probe(const MachineCommand& command) {
     return done;
 }
 
-int run_frame(const MachineCommand& command) {
+int run_frame(const MachineCommand& command, const Surroundings& surroundings) {
     const auto machine = load_machine(command.job.machine);
     if (!machine) return report(machine.error(), command.json);
-    auto work = work_for_frame(command, *machine);
+    auto work = work_for_frame(command, *machine, surroundings);
     if (!work) return report(work.error(), command.json);
     return Conversation(command, *machine, std::move(*work), machine::Activity::framing).run();
 }
 
-int run_burn(const MachineCommand& command) {
+int run_burn(const MachineCommand& command, const Surroundings& surroundings) {
     const auto machine = load_machine(command.job.machine);
     if (!machine) return report(machine.error(), command.json);
-    auto work = work_for_burn(command, *machine);
+    auto work = work_for_burn(command, *machine, surroundings);
     if (!work) return report(work.error(), command.json);
     return Conversation(command, *machine, std::move(*work), machine::Activity::burning).run();
 }

@@ -9,6 +9,18 @@ namespace {
 using namespace chalkline;
 using namespace chalkline::cli;
 
+void add_read_options(CLI::App* command, ReadArguments& read) {
+    command->add_option("--stroke-area", read.stroke_area,
+                        "strokes at least this wide (mm) become areas to fill; 'never' keeps lines (default 0.3)");
+    command->add_option("--page", read.page, "page of a PDF, from 1")->check(CLI::PositiveNumber);
+    command->add_option("--unit", read.unit, "unit of a drawing that does not say it: mm, cm, m, in, ft");
+    command->add_option("--scale", read.scale, "scale of the drawing: 1:50, or 1/8in=1ft");
+    command->add_option("--part", read.part, "only this part of the page: X0,Y0,X1,Y1 in mm from its lower left");
+    command->add_option("--width", read.width, "width of a picture, instead of what its resolution says");
+    command->add_option("--text", read.text, "letters of CAD drawings")
+        ->check(CLI::IsMember({"outline", "single-stroke"}));
+}
+
 void add_job_options(CLI::App* command, JobOptions& options) {
     command->add_option("--machine", options.machine, "machine profile (JSON); the sample bench laser otherwise");
     command->add_option(
@@ -18,6 +30,7 @@ void add_job_options(CLI::App* command, JobOptions& options) {
     command->add_option("--order", options.order, "path order")
         ->check(CLI::IsMember({"as-drawn", "shortest"}))
         ->capture_default_str();
+    add_read_options(command, options.read);
 }
 
 int later(const std::string& what, bool json) {
@@ -35,11 +48,11 @@ int main(int argc, char** argv) {
     app.require_subcommand(1);
     int result = 0;
     bool json = false;
+    const Surroundings surroundings;
 
     ArtOptions art;
-    std::string stroke_area;
     auto* art_command = app.add_subcommand("art", "what was read from drawings: inks, shapes, boxes in mm, warnings");
-    art_command->add_option("files", art.files, "drawings (SVG)")->required();
+    art_command->add_option("files", art.files, "drawings and pictures: SVG, DXF, PDF, PNG, JPEG, BMP, TIFF, WebP, GIF")->required();
     art_command->add_flag("--json", art.json, "print JSON");
     art_command->add_option("--png", art.png, "draw what was read, page size × dpi");
     art_command->add_option("--dpi", art.dpi, "pixels an inch of --png")
@@ -47,11 +60,8 @@ int main(int argc, char** argv) {
         ->capture_default_str();
     art_command->add_flag("--outline", art.outline, "draw every path as a thin black line");
     art_command->add_option("--ink", art.ink, "draw one ink alone: '#rrggbb:fill'");
-    art_command->add_option("--stroke-area", stroke_area,
-                            "strokes at least this wide (mm) become areas (not built yet; only 'never')");
-    art_command->callback([&] {
-        result = stroke_area.empty() || stroke_area == "never" ? run_art(art) : later("--stroke-area", art.json);
-    });
+    add_read_options(art_command, art.read);
+    art_command->callback([&] { result = run_art(art, surroundings); });
 
     PlanCommand plan;
     long seed = 0;
@@ -64,14 +74,14 @@ int main(int argc, char** argv) {
     plan_command->add_option("-o,--output", plan.output, "write the program (G-code) here");
     plan_command->add_flag("--json", plan.json, "print JSON");
     plan_command->callback(
-        [&] { result = plan_command->count("--recipe") > 0 ? later("--recipe", plan.json) : run_plan(plan); });
+        [&] { result = plan_command->count("--recipe") > 0 ? later("--recipe", plan.json) : run_plan(plan, surroundings); });
 
     PlanCommand check;
     auto* check_command = app.add_subcommand("check", "the checks alone; exit 1 when a blocking one fails");
     check_command->add_option("file", check.file, "job, drawing or program")->required();
     add_job_options(check_command, check.job);
     check_command->add_flag("--json", check.json, "print JSON");
-    check_command->callback([&] { result = run_check(check); });
+    check_command->callback([&] { result = run_check(check, surroundings); });
 
     auto* ports_command = app.add_subcommand("ports", "which serial ports exist");
     ports_command->add_flag("--json", json, "print JSON");
@@ -86,14 +96,14 @@ int main(int argc, char** argv) {
 
     MachineCommand frame, burn;
     const auto add_machine_command = [&](const char* name, const char* text, MachineCommand& command,
-                                         int (*run)(const MachineCommand&)) {
+                                         int (*run)(const MachineCommand&, const Surroundings&)) {
         auto* sub = app.add_subcommand(name, text);
         sub->add_option("file", command.file, "job, drawing or program")->required();
         sub->add_option("--port", command.port, "serial port, pseudo-terminal or tcp:HOST:PORT")->required();
         add_job_options(sub, command.job);
         sub->add_flag("--no-home", command.no_home, "never find home by itself when the controller is locked");
         sub->add_flag("--json", command.json, "print one line of JSON a second");
-        sub->callback([&command, &result, run] { result = run(command); });
+        sub->callback([&command, &result, &surroundings, run] { result = run(command, surroundings); });
     };
     add_machine_command("frame", "ride round the job's box in the dark", frame, run_frame);
     add_machine_command("burn", "burn it; Ctrl+C stops with the beam off", burn, run_burn);

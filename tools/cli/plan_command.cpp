@@ -71,10 +71,10 @@ Json step_json(const planning::StepReport& report, const job::Step& step) {
 
 }  // namespace
 
-int run_plan(const PlanCommand& command) {
+int run_plan(const PlanCommand& command, const Surroundings& surroundings) {
     const auto machine = load_machine(command.job.machine);
     if (!machine) return report(machine.error(), command.json);
-    const auto input = load_input(command.file, command.job, *machine);
+    const auto input = load_input(command.file, command.job, *machine, surroundings);
     if (!input) return report(input.error(), command.json);
     if (!input->job())
         return report({std::string(error::not_built_yet), {{"what", "plan PROGRAM"}}, command.file, 0}, command.json);
@@ -125,10 +125,10 @@ int run_plan(const PlanCommand& command) {
     return blocks(checks) || !faults.empty() ? check_failed : done;
 }
 
-int run_check(const PlanCommand& command) {
+int run_check(const PlanCommand& command, const Surroundings& surroundings) {
     const auto machine = load_machine(command.job.machine);
     if (!machine) return report(machine.error(), command.json);
-    const auto input = load_input(command.file, command.job, *machine);
+    const auto input = load_input(command.file, command.job, *machine, surroundings);
     if (!input) return report(input.error(), command.json);
     std::vector<planning::Check> checks;
     std::vector<planning::ProgramFault> faults;

@@ -137,6 +137,7 @@ QString name(steps::StepKind kind) {
 
 QString count_of(InkKind kind, int shapes) {
     if (kind == InkKind::fill) return shapes == 1 ? tr("1 fill") : tr("%1 fills").arg(shapes);
+    if (kind == InkKind::picture) return shapes == 1 ? tr("1 picture") : tr("%1 pictures").arg(shapes);
     return shapes == 1 ? tr("1 line") : tr("%1 lines").arg(shapes);
 }
 

@@ -18,10 +18,43 @@ std::vector<InkSummary> gather(const Artwork& artwork, Look look) {
         ++summary.shapes;
         look(summary, shape, found->second);
     }
+    for (const PlacedPicture& picture : artwork.pictures) {
+        const auto [found, fresh] = place.try_emplace(picture.ink, result.size());
+        if (fresh) result.push_back({.ink = picture.ink, .box = {}});
+        InkSummary& summary = result[found->second];
+        ++summary.shapes;
+        summary.box.add(bounds(picture));
+    }
     return result;
 }
 
 }  // namespace
+
+Ink picture_ink(const raster::RgbImage& image) {
+    // FNV-1a over the size and the pixels.
+    std::uint32_t hash = 2166136261u;
+    const auto add = [&hash](std::uint32_t byte) { hash = (hash ^ byte) * 16777619u; };
+    for (const int side : {image.width, image.height})
+        for (int shift = 0; shift < 32; shift += 8)
+            add(static_cast<std::uint32_t>(side) >> shift & 0xff);
+    for (const Rgb pixel : image.pixels) {
+        add(pixel.red);
+        add(pixel.green);
+        add(pixel.blue);
+    }
+    return {{}, InkKind::picture, hash};
+}
+
+geometry::Box bounds(const PlacedPicture& picture) {
+    geometry::Box box;
+    for (const auto corner : geometry::outline(geometry::Box{0, 0, 1, 1}).points)
+        box.add(picture.place(corner));
+    if (!picture.clip) return box;
+    const geometry::Box clip = geometry::bounds(picture.clip->rings);
+    const geometry::Box seen{std::max(box.left, clip.left), std::max(box.bottom, clip.bottom),
+                             std::min(box.right, clip.right), std::min(box.top, clip.top)};
+    return seen.left < seen.right && seen.bottom < seen.top ? seen : geometry::Box{};
+}
 
 std::vector<InkSummary> inks(const Artwork& artwork) {
     return gather(artwork, [](InkSummary&, const Shape&, std::size_t) {});
@@ -49,6 +82,8 @@ geometry::Box bounds(const Artwork& artwork) {
     geometry::Box box;
     for (const Shape& shape : artwork.shapes)
         box.add(geometry::bounds(shape.path.flatten()));
+    for (const PlacedPicture& picture : artwork.pictures)
+        box.add(bounds(picture));
     return box;
 }
 

@@ -28,14 +28,24 @@ std::optional<Rgb> parse_rgb(std::string_view text) {
 }
 
 std::string to_text(const Ink& ink) {
-    return to_text(ink.rgb) + (ink.kind == InkKind::line ? ":line" : ":fill");
+    if (ink.kind != InkKind::picture) return to_text(ink.rgb) + (ink.kind == InkKind::line ? ":line" : ":fill");
+    std::string text = "picture:";
+    for (int shift = 28; shift >= 0; shift -= 4)
+        text += "0123456789abcdef"[ink.picture >> shift & 15];
+    return text;
 }
 
 std::optional<Ink> parse_ink(std::string_view text) {
     const auto colon = text.find(':');
     if (colon == std::string_view::npos) return {};
-    const auto rgb = parse_rgb(text.substr(0, colon));
     const auto kind = text.substr(colon + 1);
+    if (text.substr(0, colon) == "picture") {
+        Ink ink{{}, InkKind::picture, 0};
+        const auto [end, problem] = std::from_chars(kind.data(), kind.data() + kind.size(), ink.picture, 16);
+        if (kind.size() != 8 || problem != std::errc() || end != kind.data() + kind.size()) return {};
+        return ink;
+    }
+    const auto rgb = parse_rgb(text.substr(0, colon));
     if (!rgb || (kind != "line" && kind != "fill")) return {};
     return Ink{*rgb, kind == "line" ? InkKind::line : InkKind::fill};
 }

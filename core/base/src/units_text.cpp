@@ -75,6 +75,7 @@ Result<Length> parse_length(std::string_view text, LengthUnit otherwise) {
         if (unit == "cm") return Length::mm(number * 10);
         if (unit == "m") return Length::mm(number * 1000);
         if (unit == "in" || unit == "inch" || unit == "\"") return Length::inches(number);
+        if (unit == "ft" || unit == "'") return Length::inches(number * 12);
         if (number > 0 && (unit == "lines/mm" || unit == "dots/mm")) return Length::mm(1 / number);
         if (number > 0 && (unit == "lines/in" || unit == "dots/in" || unit == "dpi")) return Length::inches(1 / number);
     }
@@ -107,6 +108,17 @@ Result<Power> parse_power(std::string_view text) {
     const auto parts = split(text);
     if (parts && (parts->unit.empty() || parts->unit == "%")) return Power::percent(parts->number);
     return fail(error::not_a_number, {{"text", std::string(text)}});
+}
+
+Result<double> parse_drawing_scale(std::string_view text) {
+    const auto sign = text.find_first_of(":=");
+    if (sign != std::string_view::npos) {
+        const auto drawn = parse_length(text.substr(0, sign), LengthUnit::mm);
+        const auto real = parse_length(text.substr(sign + 1), LengthUnit::mm);
+        const double scale = drawn && real && real->mm() > 0 ? drawn->mm() / real->mm() : 0;
+        if (scale >= 1e-4 && scale <= 1e4) return scale;
+    }
+    return fail(error::not_a_scale, {{"text", std::string(text)}});
 }
 
 std::string format_number(double value, int decimals) {

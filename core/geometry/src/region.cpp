@@ -1,7 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <chalkline/geometry/region.hpp>
-
-#include <polyclipping/clipper.hpp>
+#include <chalkline/geometry/combine.hpp>
 
 #include <cstdint>
 
@@ -71,26 +69,10 @@ bool contains(const Region& region, Point p) {
 }
 
 double covered_area(const std::vector<Region>& regions) {
-    constexpr double scale = 1e4;  // Clipper works on whole numbers: 0.1 µm
-    ClipperLib::Clipper all;
-    for (const Region& region : regions) {
-        ClipperLib::Paths rings;
-        for (const Polyline& ring : region.rings) {
-            ClipperLib::Path path;
-            for (const Point p : ring.points)
-                path.emplace_back(std::llround(p.x * scale), std::llround(p.y * scale));
-            rings.push_back(std::move(path));
-        }
-        ClipperLib::SimplifyPolygons(
-            rings, region.rule == FillRule::non_zero ? ClipperLib::pftNonZero : ClipperLib::pftEvenOdd);
-        all.AddPaths(rings, ClipperLib::ptSubject, true);
-    }
-    ClipperLib::Paths merged;
-    all.Execute(ClipperLib::ctUnion, merged, ClipperLib::pftNonZero, ClipperLib::pftNonZero);
     double area = 0;
-    for (const auto& ring : merged)
-        area += ClipperLib::Area(ring);
-    return area / (scale * scale);
+    for (const Polyline& ring : united(regions).rings)
+        area += signed_area(ring);
+    return area;
 }
 
 namespace {

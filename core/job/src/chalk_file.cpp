@@ -6,6 +6,8 @@
 #include <nlohmann/json.hpp>
 #include <zip.h>
 
+#include <cmath>
+#include <iterator>
 #include <map>
 #include <memory>
 
@@ -153,6 +155,41 @@ geometry::Transform transform_from_json(const Json& json) {
     return map;
 }
 
+/// Only what differs from the ordinary way of reading; an infinite stroke width is null.
+Json read_options_to_json(const art::ReadOptions& options) {
+    const art::ReadOptions ordinary;
+    Json json = Json::object();
+    if (options.stroke_area != ordinary.stroke_area)
+        json["stroke_area_mm"] = std::isfinite(options.stroke_area) ? Json(options.stroke_area) : Json(nullptr);
+    if (options.scale != ordinary.scale) json["scale"] = options.scale;
+    if (options.unit) json["unit_mm"] = *options.unit;
+    if (options.page != ordinary.page) json["page"] = options.page;
+    if (const auto& part = options.part) json["part_mm"] = {part->left, part->bottom, part->right, part->top};
+    if (options.picture_width) json["picture_width_mm"] = *options.picture_width;
+    if (options.text != ordinary.text) json["text"] = "single-stroke";
+    return json;
+}
+
+double positive(const Json& json) {
+    const double value = json;
+    if (!(value > 0) || !std::isfinite(value)) throw std::invalid_argument("read");
+    return value;
+}
+
+art::ReadOptions read_options_from_json(const Json& json) {
+    art::ReadOptions options;
+    if (const auto width = json.find("stroke_area_mm"); width != json.end())
+        options.stroke_area = width->is_null() ? art::ReadOptions::never : positive(*width);
+    if (json.contains("scale")) options.scale = positive(json["scale"]);
+    if (json.contains("unit_mm")) options.unit = positive(json["unit_mm"]);
+    options.page = json.value("page", options.page);
+    if (const auto part = json.find("part_mm"); part != json.end())
+        options.part = geometry::Box{part->at(0), part->at(1), part->at(2), part->at(3)};
+    if (json.contains("picture_width_mm")) options.picture_width = positive(json["picture_width_mm"]);
+    if (json.value("text", "") == "single-stroke") options.text = art::DrawnText::single_stroke;
+    return options;
+}
+
 /// Name of a source inside the file: numbered, so that two files of one name do not meet; never a path.
 std::string entry_name(std::size_t index, const std::string& name) {
     std::string plain = name.substr(name.find_last_of('/') + 1);
@@ -161,87 +198,143 @@ std::string entry_name(std::size_t index, const std::string& name) {
     return "sources/" + std::to_string(index + 1) + "-" + plain;
 }
 
-Job job_from_json(const Json& json, zip_t* archive, const std::string& name, const Watch& watch,
-                  std::optional<Error>& problem) {
+/// Reads the art of motifs, each distinct way of reading a source once.
+class ArtShelf {
+ public:
+    ArtShelf(zip_t* archive, const std::string& job_name, const art::Outside& outside, const Watch& watch)
+        : archive_(archive), job_name_(job_name), outside_(outside), watch_(watch) {}
+
+    Result<std::shared_ptr<const art::Artwork>> get(const Json& motif) {
+        const std::string source = motif.at("source");
+        const Json read = motif.value("read", Json::object());
+        auto& kept = shelf_[source + read.dump()];
+        if (kept) return kept;
+        art::Artwork bare;
+        bare.name = motif.at("name");
+        auto bytes = entry(source);
+        if (!bytes) return tl::unexpected(bytes.error());
+        bare.source = std::move(*bytes);
+        for (const Json& file : motif.value("linked", Json::array())) {
+            auto linked = entry(file.at("source"));
+            if (!linked) return tl::unexpected(linked.error());
+            bare.linked.push_back({file.at("reference"), std::move(*linked)});
+        }
+        auto art = art::read_again(bare, read_options_from_json(read), outside_, watch_);
+        if (!art) return tl::unexpected(art.error());
+        kept = std::make_shared<const art::Artwork>(std::move(*art));
+        return kept;
+    }
+
+ private:
+    Result<std::shared_ptr<const std::string>> entry(const std::string& name) {
+        auto bytes = read_entry(archive_, name);
+        if (!bytes) return fail(error::damaged, {{"reason", name}}, job_name_);
+        return std::make_shared<const std::string>(std::move(*bytes));
+    }
+
+    zip_t* archive_;
+    const std::string& job_name_;
+    const art::Outside& outside_;
+    const Watch& watch_;
+    std::map<std::string, std::shared_ptr<const art::Artwork>> shelf_;
+};
+
+Result<Job> job_from_json(const Json& json, ArtShelf& shelf) {
     Job job;
     job.last_id = json.at("last_id");
     for (const Json& step : json.at("steps"))
         job.steps.push_back(step_from_json(step));
     job.left_out = inks_from_json(json.at("left_out"));
     if (json.contains("stock")) job.stock = stock_from_json(json.at("stock"));
-    std::map<std::string, std::shared_ptr<const art::Artwork>> read;
     for (const Json& motif : json.at("motifs")) {
-        const std::string source = motif.at("source");
-        auto& art = read[source];
-        if (!art) {
-            auto bytes = read_entry(archive, source);
-            if (!bytes) {
-                problem = Error{std::string(error::damaged), {{"reason", source}}, name, 0};
-                return job;
-            }
-            auto result = art::read(std::make_shared<const std::string>(std::move(*bytes)), motif.at("name"), watch);
-            if (!result) {
-                problem = result.error();
-                return job;
-            }
-            art = std::make_shared<const art::Artwork>(std::move(*result));
-        }
-        job.motifs.push_back({motif.at("id"), art, transform_from_json(motif.at("place"))});
+        const auto art = shelf.get(motif);
+        if (!art) return tl::unexpected(art.error());
+        job.motifs.push_back({motif.at("id"), *art, transform_from_json(motif.at("place"))});
     }
     return job;
+}
+
+/// Version 1 knew no stroke areas: every stroke was a line, and stays one.
+void migrate_to_2(Json& json) {
+    for (Json& motif : json.at("motifs"))
+        motif["read"] = {{"stroke_area_mm", nullptr}};
+}
+
+/// The sources of a job as entries of the file, each once.
+class SourceEntries {
+ public:
+    /// The entry that holds these bytes.
+    std::string name_of(const std::shared_ptr<const std::string>& bytes, const std::string& file_name) {
+        auto& name = names_[bytes.get()];
+        if (name.empty()) {
+            name = entry_name(names_.size() - 1, file_name);
+            entries.push_back({name, *bytes});
+        }
+        return name;
+    }
+    std::vector<Entry> entries;
+
+ private:
+    std::map<const std::string*, std::string> names_;
+};
+
+Json motif_to_json(const Motif& motif, SourceEntries& sources) {
+    const art::Artwork& art = *motif.art;
+    const auto& p = motif.place;
+    Json json{{"id", motif.id},
+              {"name", art.name},
+              {"source", sources.name_of(art.source, art.name)},
+              {"place", {p.a, p.b, p.c, p.d, p.e, p.f}}};
+    if (const Json read = read_options_to_json(art.read_with); !read.empty()) json["read"] = read;
+    for (const art::LinkedFile& file : art.linked)
+        json["linked"].push_back(
+            {{"reference", file.reference}, {"source", sources.name_of(file.bytes, file.reference)}});
+    return json;
 }
 
 }  // namespace
 
 Result<std::string> to_chalk(const Job& job) {
-    std::vector<Entry> entries(1);
-    std::map<const art::Artwork*, std::string> names;
+    SourceEntries sources;
     Json motifs = Json::array();
-    for (const Motif& motif : job.motifs) {
-        auto& name = names[motif.art.get()];
-        if (name.empty()) {
-            name = entry_name(names.size() - 1, motif.art->name);
-            entries.push_back({name, *motif.art->source});
-        }
-        const auto& p = motif.place;
-        motifs.push_back(
-            {{"id", motif.id}, {"name", motif.art->name}, {"source", name}, {"place", {p.a, p.b, p.c, p.d, p.e, p.f}}});
-    }
+    for (const Motif& motif : job.motifs)
+        motifs.push_back(motif_to_json(motif, sources));
     Json json{{"format", "chalkline-job"}, {"version", chalk_version}, {"last_id", job.last_id}, {"motifs", motifs}};
     json["steps"] = Json::array();
     for (const Step& step : job.steps)
         json["steps"].push_back(step_to_json(step));
     json["left_out"] = inks_to_json(job.left_out);
     if (job.stock) json["stock"] = stock_to_json(*job.stock);
-    entries[0] = {manifest, json.dump(2, ' ', false, Json::error_handler_t::replace) + "\n"};
+    std::vector<Entry> entries{{manifest, json.dump(2, ' ', false, Json::error_handler_t::replace) + "\n"}};
+    std::move(sources.entries.begin(), sources.entries.end(), std::back_inserter(entries));
     return write_zip(entries);
 }
 
-Result<Job> parse_chalk(const std::string& bytes, const std::string& name, const Watch& watch) {
+Result<Job> parse_chalk(const std::string& bytes, const std::string& name, const art::Outside& outside,
+                        const Watch& watch) {
     const Archive archive = open_zip(bytes);
     if (!archive) return fail(bytes.starts_with("PK") ? error::damaged : error::not_a_job, {{"reason", "zip"}}, name);
     const auto text = read_entry(archive.get(), manifest);
     if (!text) return fail(error::not_a_job, {}, name);
-    const Json json = Json::parse(*text, nullptr, false);
+    Json json = Json::parse(*text, nullptr, false);
     if (!json.is_object() || json.value("format", Json()) != "chalkline-job") return fail(error::not_a_job, {}, name);
     if (!json.contains("version") || !json["version"].is_number_integer())
         return fail(error::damaged, {{"reason", "version"}}, name);
     if (json["version"] > chalk_version)
         return fail(error::newer_version, {{"version", std::to_string(json["version"].get<int>())}}, name);
     try {
-        std::optional<Error> problem;
-        Job job = job_from_json(json, archive.get(), name, watch, problem);
-        if (problem) return tl::unexpected(*problem);
-        return job;
+        if (json["version"] < 2) migrate_to_2(json);
+        ArtShelf shelf(archive.get(), name, outside, watch);
+        return job_from_json(json, shelf);
     } catch (const std::exception& thrown) {
         return fail(error::damaged, {{"reason", thrown.what()}}, name);
     }
 }
 
-Result<Job> load(const std::string& path, const Watch& watch) {
+Result<Job> load(const std::string& path, const art::Outside& outside, const Watch& watch) {
     auto bytes = read_file(path);
     if (!bytes) return tl::unexpected(bytes.error());
-    return parse_chalk(*bytes, path, watch);
+    return parse_chalk(*bytes, path, outside, watch);
 }
 
 Result<void> save(const Job& job, const std::string& path) {

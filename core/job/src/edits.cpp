@@ -88,7 +88,8 @@ void route_new_inks(Job& job, const art::Artwork& art) {
     const auto enclosing = enclosing_ink(art);
     for (const RoutedInk& routed : routed_inks(job)) {
         if (routed.step || routed.left_out) continue;
-        if (routed.ink.kind == InkKind::fill && routed.ink.rgb == white)
+        const bool bare = routed.ink.kind == InkKind::fill && routed.ink.rgb == white;
+        if (bare || routed.ink.kind == InkKind::picture)
             job.left_out.push_back(routed.ink);
         else if (routed.ink.kind == InkKind::fill)
             step_of_kind(job, StepKind::engrave).inks.push_back(routed.ink);
@@ -140,6 +141,7 @@ Job place_art(Job job, Point lower_left) {
 
 Result<Job> route_ink(Job job, const Ink& ink, Id id) {
     if (!find_step(job, id)) return fail(error::unknown_step);
+    if (ink.kind == InkKind::picture) return fail(error::no_picture_step);
     unroute(job, ink);
     find_step(job, id)->inks.push_back(ink);
     return job;

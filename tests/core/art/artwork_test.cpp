@@ -61,7 +61,7 @@ TEST_CASE("a hole by the even-odd rule is not painted") {
 
 TEST_CASE("a drawing with nothing in it has no inks and an empty box") {
     CHECK(inks({}).empty());
-    CHECK(bounds({}).empty());
+    CHECK(bounds(Artwork{}).empty());
 }
 
 TEST_CASE("a round area is measured as round") {

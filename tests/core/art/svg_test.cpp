@@ -22,14 +22,14 @@ Result<Artwork> read_text(const std::string& text) {
 Artwork drawing(const std::string& inside, const std::string& attributes = "") {
     auto art = read_text(
         "<svg xmlns='http://www.w3.org/2000/svg' xmlns:xlink='http://www.w3.org/1999/xlink' width='100mm' "
-        "height='50mm' viewBox='0 0 100 50' " +
+        "height='50mm' viewBox='0 0 100 50' stroke-width='0.1' " +
         attributes + ">" + inside + "</svg>");
     REQUIRE(art);
     return *art;
 }
 
 int count(const Artwork& art, std::string_view code, const std::string& feature = "") {
-    for (const Notice& notice : art.notices)
+    for (const auto& [notice, places] : art.remarks)
         if (notice.code == code && (feature.empty() || notice.parameters[0].second == feature)) return notice.count;
     return 0;
 }
@@ -229,33 +229,45 @@ TEST_CASE("references are followed, in circles never") {
 TEST_CASE("what is not reproduced is named, with how often and where") {
     const Artwork art = drawing(
         "<rect width='5' height='5' filter='url(#f)'/>\n<text>hi</text>\n<text>you</text><image href='x.png'/><rect "
-        "width='5' height='5' clip-path='url(#c)' stroke-dasharray='2 1'/>");
+        "width='5' height='5' clip-path='url(#c)'/>");
     CHECK(count(art, notice::unsupported, "filter") == 1);
     CHECK(count(art, notice::unsupported, "text") == 2);
     CHECK(count(art, notice::unsupported, "image") == 1);
-    CHECK(count(art, notice::unsupported, "clip-path") == 1);
-    CHECK(count(art, notice::unsupported, "stroke-dasharray") == 1);
-    for (const Notice& notice : art.notices)
+    CHECK(count(art, notice::missing_reference) == 1);
+    for (const auto& [notice, places] : art.remarks)
         if (notice.code == notice::unsupported && notice.parameters[0].second == "text") CHECK(notice.line == 2);
 }
 
-TEST_CASE("gradients burn in their first colour, and this is said") {
+TEST_CASE("a line in a gradient burns in its first colour, and this is said") {
     const Artwork art = drawing(
         "<linearGradient id='g'><stop offset='0' stop-color='#112233'/><stop offset='1' "
         "stop-color='#fff'/></linearGradient>"
-        "<linearGradient id='h' xlink:href='#g'/><rect width='5' height='5' fill='url(#h)'/><rect width='5' height='5' "
+        "<linearGradient id='h' xlink:href='#g'/><rect width='5' height='5' fill='none' stroke-width='0.1' stroke='url(#h)'/><rect width='5' height='5' "
         "fill='url(#none) #445566'/>");
-    CHECK(to_text(art.shapes[0].ink) == "#112233:fill");
+    CHECK(to_text(art.shapes[0].ink) == "#112233:line");
     CHECK(to_text(art.shapes[1].ink) == "#445566:fill");
     CHECK(count(art, notice::flat_gradient) == 1);
 }
 
-TEST_CASE("a wide stroke burns as one line, and this is said") {
-    const Artwork art = drawing(
-        "<g transform='scale(10)'><path d='M1 1H5' stroke='#000' stroke-width='0.2'/></g><path d='M1 1H5' "
-        "stroke='#000' stroke-width='0.1'/>");
-    CHECK(art.shapes[0].stroke_width == Approx(0).margin(1e-9));  // the path's fill comes first
-    CHECK(count(art, notice::wide_stroke) == 1);
+TEST_CASE("a stroke wider than the beam can follow is an area, a thinner one a line") {
+    const std::string inside =
+        "<path d='M1 1H5' stroke='#000' fill='none' stroke-width='0.3'/><path d='M1 2H5' stroke='#000' fill='none' "
+        "stroke-width='0.29'/>";
+    const Artwork art = drawing(inside);
+    REQUIRE(art.shapes.size() == 2);
+    CHECK(to_text(art.shapes[0].ink) == "#000000:fill");
+    CHECK(to_text(art.shapes[1].ink) == "#000000:line");
+    CHECK(measured_inks(art)[0].area == Approx(4 * 0.3).epsilon(1e-3));
+    CHECK(count(art, notice::stroke_area) == 1);
+    REQUIRE(art.remarks[0].places.size() == 1);
+    check_box(art.remarks[0].places[0], {1, 48.85, 5, 49.15});
+
+    ReadOptions never;
+    never.stroke_area = ReadOptions::never;
+    const auto again = read_again(art, never, {});
+    REQUIRE(again);
+    CHECK(to_text(again->shapes[0].ink) == "#000000:line");
+    CHECK(again->shapes[0].stroke_width == Approx(0.3));
 }
 
 TEST_CASE("hostile and broken files get a message and nothing else") {
@@ -315,7 +327,7 @@ TEST_CASE("no text whatever crashes the reader") {
 TEST_CASE("the sample plate is what it is drawn as") {
     const auto art = read_text(read_file(CHALKLINE_SAMPLES "/plate.svg").value());
     REQUIRE(art);
-    CHECK(art->notices.empty());
+    CHECK(art->remarks.empty());
     const auto summary = inks(*art);
     REQUIRE(summary.size() == 3);
     CHECK(to_text(summary[0].ink) == "#d81b60:line");
@@ -331,7 +343,7 @@ TEST_CASE("reading can be cancelled") {
     std::stop_source stop;
     stop.request_stop();
     const auto art =
-        read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg'>" + many + "</svg>"), "x",
+        read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg'>" + many + "</svg>"), "x", {}, {},
              Watch{stop.get_token(), {}});
     REQUIRE_FALSE(art);
     CHECK(art.error().code == chalkline::error::cancelled);

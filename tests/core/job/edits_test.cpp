@@ -11,7 +11,7 @@ using steps::StepKind;
 namespace {
 
 std::shared_ptr<const art::Artwork> art_of(
-    const std::string& inside, const std::string& size = "width='100mm' height='50mm' viewBox='0 0 100 50'") {
+    const std::string& inside, const std::string& size = "width='100mm' height='50mm' viewBox='0 0 100 50' stroke-width='0.1'") {
     auto art = art::read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg' " + size + ">" +
                                                              inside + "</svg>"),
                          "test.svg");

@@ -1,10 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/art/read_options.hpp>
 #include <chalkline/base/ink.hpp>
 #include <chalkline/base/result.hpp>
 #include <chalkline/geometry/region.hpp>
+#include <chalkline/raster/image.hpp>
 
 #include <memory>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -19,32 +22,66 @@ struct Shape {
     int line = 0;                                            ///< line in the source file, 0 when unknown
 };
 
+/// A picture lying on the page.
+struct PlacedPicture {
+    std::shared_ptr<const raster::RgbImage> image;  ///< transparency is over white already
+    geometry::Transform place;                      ///< unit square, (0,0) the picture's lower left → page mm
+    std::optional<geometry::Region> clip;           ///< seen only inside, page mm
+    Ink ink;
+    int line = 0;  ///< line in the source file, 0 when unknown
+};
+
+/// Something the drawing asked for that will not burn as drawn, or that was decided for it, and where.
+struct Remark {
+    Notice notice;
+    std::vector<geometry::Box> places;  ///< on the page, mm; the first `most_places` only, empty where it has none
+    static constexpr std::size_t most_places = 200;
+};
+
+/// A file the drawing refers to, kept with it so that the job stands alone.
+struct LinkedFile {
+    std::string reference;  ///< as the drawing names it
+    std::shared_ptr<const std::string> bytes;
+};
+
 /// What a reader made of one file. A value; large, so it travels as `shared_ptr<const Artwork>`.
 struct Artwork {
     std::string name;           ///< file name without folders
-    std::string format;         ///< "svg"
+    std::string format;         ///< "svg", "dxf", "pdf", "picture"
     geometry::Point page;       ///< width and height, mm; the shapes' origin is its lower left corner
     std::vector<Shape> shapes;  ///< in painting order
-    std::vector<Notice> notices;
+    std::vector<PlacedPicture> pictures;
+    std::vector<Remark> remarks;
+    int pages = 1;                              ///< pages of the file; `read_with.page` is the one read
+    ReadOptions read_with;                      ///< how it was read: reading the source again so gives the same art
     std::shared_ptr<const std::string> source;  ///< the file's bytes, kept with the job
+    std::vector<LinkedFile> linked;
+
+    bool empty() const { return shapes.empty() && pictures.empty(); }
 };
+
+/// The ink of a picture.
+Ink picture_ink(const raster::RgbImage& image);
+
+/// The part of the page a picture covers.
+geometry::Box bounds(const PlacedPicture& picture);
 
 /// What the art holds of one ink.
 struct InkSummary {
     Ink ink;
-    int shapes = 0;
+    int shapes = 0;     ///< or pictures
     int closed = 0;     ///< closed contours
     geometry::Box box;  ///< of the geometry, mm
     double length = 0;  ///< all contours, mm
     double area = 0;    ///< fills: painted area, overlaps counted once, mm²
 };
 
-/// The distinct inks in order of first appearance, cheap facts only (no lengths or areas).
+/// The distinct inks in order of first appearance, pictures last; cheap facts only (no lengths or areas).
 std::vector<InkSummary> inks(const Artwork& artwork);
 /// The same with lengths and areas; flattens every curve.
 std::vector<InkSummary> measured_inks(const Artwork& artwork);
 
-/// Box of all geometry (stroke widths not counted), mm.
+/// Box of all geometry (stroke widths not counted) and pictures, mm.
 geometry::Box bounds(const Artwork& artwork);
 
 }  // namespace chalkline::art

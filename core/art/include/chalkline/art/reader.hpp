@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/art/artwork.hpp>
+#include <chalkline/art/outside.hpp>
 #include <chalkline/base/progress.hpp>
 
 #include <memory>
@@ -13,8 +14,14 @@ inline constexpr std::string_view unknown_format = "art.unknown-format";
 inline constexpr std::string_view broken_xml = "art.broken-xml";
 inline constexpr std::string_view not_svg = "art.not-svg";
 inline constexpr std::string_view nothing_drawable = "art.nothing-drawable";
+inline constexpr std::string_view nothing_in_part = "art.nothing-in-part";
 inline constexpr std::string_view bad_size = "art.bad-size";
 inline constexpr std::string_view too_many_points = "art.too-many-points";
+inline constexpr std::string_view broken_dxf = "art.broken-dxf";
+inline constexpr std::string_view broken_pdf = "art.broken-pdf";
+inline constexpr std::string_view locked_pdf = "art.locked-pdf";
+inline constexpr std::string_view no_such_page = "art.no-such-page";
+inline constexpr std::string_view cannot_decode = "art.cannot-decode";
 }  // namespace error
 
 namespace notice {
@@ -24,11 +31,22 @@ inline constexpr std::string_view no_size = "art.no-size";
 inline constexpr std::string_view bad_path = "art.bad-path";
 inline constexpr std::string_view bad_value = "art.bad-value";
 inline constexpr std::string_view absurd_place = "art.absurd-place";
-inline constexpr std::string_view wide_stroke = "art.wide-stroke";
+inline constexpr std::string_view stroke_area = "art.stroke-area";
 inline constexpr std::string_view flat_gradient = "art.flat-gradient";
 inline constexpr std::string_view missing_reference = "art.missing-reference";
+inline constexpr std::string_view outside_reference = "art.outside-reference";
+inline constexpr std::string_view bad_picture = "art.bad-picture";
 inline constexpr std::string_view too_deep = "art.too-deep";
 inline constexpr std::string_view entities = "art.entities";
+inline constexpr std::string_view font_substituted = "art.font-substituted";
+inline constexpr std::string_view letters_missing = "art.letters-missing";
+inline constexpr std::string_view colours_converted = "art.colours-converted";
+inline constexpr std::string_view coarse_picture = "art.coarse-picture";
+inline constexpr std::string_view picture_size_guessed = "art.picture-size-guessed";
+inline constexpr std::string_view unit_missing = "art.unit-missing";
+inline constexpr std::string_view layers_off = "art.layers-off";
+inline constexpr std::string_view missing_block = "art.missing-block";
+inline constexpr std::string_view not_flat = "art.not-flat";
 }  // namespace notice
 
 /// Shapes farther from the page's corner than this (mm) are left out with a notice.
@@ -36,12 +54,15 @@ inline constexpr double farthest_place = 1e6;
 /// Most control points in one file.
 inline constexpr std::size_t most_points = 40'000'000;
 
-/// Reads a file's bytes by what they are, not by the name. `name` is kept for messages and the job.
-Result<Artwork> read(std::shared_ptr<const std::string> bytes, const std::string& name, const Watch& watch = {});
+/// "svg", "dxf", "pdf" or "picture" by what the bytes are; empty for anything else.
+std::string_view format_of(std::string_view bytes);
 
-/// Reads SVG 1.1/2 (W3C) static vector content: paths, basic shapes, groups, transforms, nested viewports, `use`,
-/// style sheets with type, class, id and descendant selectors; physical units at 96 px an inch. Never fetches anything
-/// and never expands entities of the document's own.
-Result<Artwork> read_svg(std::shared_ptr<const std::string> bytes, const std::string& name, const Watch& watch = {});
+/// Reads a file's bytes by what they are, not by the name. `name` is kept for messages and the job.
+Result<Artwork> read(std::shared_ptr<const std::string> bytes, const std::string& name, const ReadOptions& options = {},
+                     const Outside& outside = {}, const Watch& watch = {});
+
+/// Reads the art again from what it keeps of itself, in another way. Linked files come from the art, not from outside.
+Result<Artwork> read_again(const Artwork& artwork, const ReadOptions& options, const Outside& outside,
+                           const Watch& watch = {});
 
 }  // namespace chalkline::art

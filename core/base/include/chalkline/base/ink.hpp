@@ -19,17 +19,19 @@ std::string to_text(Rgb rgb);
 /// Reads "#1565c0" or "#abc"; nothing on any other text.
 std::optional<Rgb> parse_rgb(std::string_view text);
 
-/// How an ink is laid: along a line, or over an area.
-enum class InkKind { line, fill };
+/// How an ink is laid: along a line, over an area, or as the tones of a picture.
+enum class InkKind { line, fill, picture };
 
-/// One distinct paint in the art. A thin line and a filled shape of one colour are two inks.
+/// One distinct paint in the art. A thin line and a filled shape of one colour are two inks; a picture is an ink of its
+/// own, known by its content.
 struct Ink {
-    Rgb rgb;
+    Rgb rgb;  ///< lines and fills; black for a picture
     InkKind kind = InkKind::line;
+    std::uint32_t picture = 0;  ///< pictures: fingerprint of the pixels, so that the same picture is the same ink
     auto operator<=>(const Ink&) const = default;
 };
 
-/// "#1565c0:line"
+/// "#1565c0:line", "picture:0a1b2c3d"
 std::string to_text(const Ink& ink);
 /// Reads what `to_text` writes.
 std::optional<Ink> parse_ink(std::string_view text);

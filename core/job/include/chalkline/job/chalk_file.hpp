@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/art/outside.hpp>
 #include <chalkline/base/progress.hpp>
 #include <chalkline/base/result.hpp>
 #include <chalkline/job/job.hpp>
@@ -15,15 +16,16 @@ inline constexpr std::string_view newer_version = "job.newer-version";
 inline constexpr std::string_view damaged = "job.damaged";
 }  // namespace error
 
-inline constexpr int chalk_version = 1;
+inline constexpr int chalk_version = 2;
 
 /// The `.chalk` file of docs/formats/chalk.md: a zip of `job.json` and the art's sources. The same job gives the same
 /// bytes.
 Result<std::string> to_chalk(const Job& job);
-/// Reads it back; art is read again from its sources. `name` is for messages.
-Result<Job> parse_chalk(const std::string& bytes, const std::string& name, const Watch& watch = {});
+/// Reads it back, any version up to this; art is read again from its sources. `name` is for messages.
+Result<Job> parse_chalk(const std::string& bytes, const std::string& name, const art::Outside& outside = {},
+                        const Watch& watch = {});
 
-Result<Job> load(const std::string& path, const Watch& watch = {});
+Result<Job> load(const std::string& path, const art::Outside& outside = {}, const Watch& watch = {});
 /// Replaces the file as one act.
 Result<void> save(const Job& job, const std::string& path);
 

@@ -13,11 +13,13 @@ namespace error {
 inline constexpr std::string_view unknown_motif = "job.unknown-motif";
 inline constexpr std::string_view unknown_step = "job.unknown-step";
 inline constexpr std::string_view larger_than_bed = "job.larger-than-bed";
+inline constexpr std::string_view no_picture_step = "job.no-picture-step";
 }  // namespace error
 
 /// Adds a motif at true size in the middle of the stock, or of the bed without one. Inks the job does not know yet are
 /// routed: fills to an engrave step, lines to a score step, and an ink whose closed line encloses everything else of
-/// the art is proposed as a cut. White fills are left out: they stand for the bare material. Steps that are missing
+/// the art is proposed as a cut. White fills are left out: they stand for the bare material; so
+/// are pictures, which no step burns yet. Steps that are missing
 /// are made in the order engrave, score, cut.
 Result<Job> add_art(Job job, std::shared_ptr<const art::Artwork> art, const machine::MachineProfile& machine);
 

@@ -5,6 +5,7 @@
 #include <chalkline/geometry/path.hpp>
 
 #include <optional>
+#include <string>
 #include <string_view>
 #include <vector>
 
@@ -37,11 +38,15 @@ std::string_view trimmed(std::string_view text);
 enum class Axis { x, y, diagonal };
 struct Viewport {
     double width = 0, height = 0;  ///< user units
+    double font_size = 16;         ///< for em and ex, user units
 };
 /// A length in user units (px at 96 an inch); nothing when the text is no length.
 std::optional<double> parse_length(std::string_view text, const Viewport& viewport, Axis axis);
 /// True when the text is a percentage.
 bool is_percentage(std::string_view text);
+
+/// Letters of ASCII in lower case.
+std::string lower(std::string_view text);
 
 /// All numbers of a list; stops at what is none.
 std::vector<double> parse_numbers(std::string_view text);
@@ -54,6 +59,8 @@ struct Colour {
     double alpha = 1;
 };
 std::optional<Colour> parse_colour(std::string_view text);
+/// A colour by its CSS name, given in small letters.
+std::optional<Rgb> named_colour(std::string_view lower_name);
 
 struct PathData {
     geometry::Path path;

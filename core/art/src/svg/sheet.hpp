@@ -1,19 +1,23 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Style sheets inside SVG: enough of CSS 2 to cascade properties (type, class, id, universal; descendant and child).
+// Style sheets inside SVG: enough of CSS 2 to cascade properties (type, class, id, universal,
+// attribute; descendant and child).
 #pragma once
 #include <pugixml.hpp>
 
 #include <string>
 #include <string_view>
+#include <unordered_map>
+#include <utility>
 #include <vector>
 
 namespace chalkline::art::svg {
 
 struct Declaration {
     std::string property, value;
+    bool important = false;
 };
 
-/// "fill:red; stroke:none" as declarations, in order. `!important` is taken off.
+/// "fill:red; stroke:none" as declarations, in order.
 std::vector<Declaration> parse_declarations(std::string_view text);
 
 class Sheet {
@@ -28,6 +32,7 @@ class Sheet {
     struct Compound {
         std::string type, id;
         std::vector<std::string> classes;
+        std::vector<std::pair<std::string, std::string>> attributes;  ///< an empty value: only present
         bool child = false;  ///< must be the parent of the part to its right, not just any ancestor
     };
     struct Rule {
@@ -38,7 +43,10 @@ class Sheet {
     bool add_selector(std::string_view selector, const std::vector<Declaration>& declarations);
     static bool matches(const Compound& part, const pugi::xml_node& element);
     static bool matches(const Rule& rule, const pugi::xml_node& element);
+    void index_rules();
     std::vector<Rule> rules_;  ///< by specificity, then order
+    /// Places in `rules_` by what their last part asks for: "#id", ".class", a type, or "" for anything.
+    std::unordered_map<std::string, std::vector<std::size_t>> index_;
 };
 
 /// The part of a name after the namespace prefix.

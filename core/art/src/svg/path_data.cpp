@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "svg_text.hpp"
+#include "grammar.hpp"
 
 #include <cmath>
 #include <numbers>

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "svg_sheet.hpp"
+#include "sheet.hpp"
 
-#include "svg_text.hpp"
+#include "grammar.hpp"
 
 #include <algorithm>
 
@@ -31,9 +31,19 @@ void split(std::string_view text, char separator, Piece piece) {
     }
 }
 
+/// Calls `word` for each part between white space.
+template <class Word>
+void split_words(std::string_view text, Word word) {
+    while (!(text = trimmed(text)).empty()) {
+        const auto end = std::min(text.find_first_of(" \t\n\r\f"), text.size());
+        word(text.substr(0, end));
+        text.remove_prefix(end);
+    }
+}
+
 bool has_class(std::string_view list, std::string_view wanted) {
     bool found = false;
-    split(list, ' ', [&](std::string_view name) { found = found || name == wanted; });
+    split_words(list, [&](std::string_view name) { found = found || name == wanted; });
     return found;
 }
 
@@ -65,8 +75,10 @@ std::vector<Declaration> parse_declarations(std::string_view text) {
         const auto colon = declaration.find(':');
         if (colon == std::string_view::npos) return;
         auto value = declaration.substr(colon + 1);
-        if (const auto mark = value.find('!'); mark != std::string_view::npos) value = value.substr(0, mark);
-        list.push_back({std::string(trimmed(declaration.substr(0, colon))), std::string(trimmed(value))});
+        const auto mark = value.find('!');
+        const bool important = mark != std::string_view::npos;
+        if (important) value = value.substr(0, mark);
+        list.push_back({std::string(trimmed(declaration.substr(0, colon))), std::string(trimmed(value)), important});
     });
     return list;
 }
@@ -105,7 +117,19 @@ int Sheet::add(std::string_view css) {
     }
     std::stable_sort(rules_.begin(), rules_.end(),
                      [](const Rule& a, const Rule& b) { return a.specificity < b.specificity; });
+    index_rules();
     return left_out;
+}
+
+void Sheet::index_rules() {
+    index_.clear();
+    for (std::size_t i = 0; i < rules_.size(); ++i) {
+        const Compound& last = rules_[i].selector.back();
+        std::string key = last.type;
+        if (!last.classes.empty()) key = "." + last.classes[0];
+        if (!last.id.empty()) key = "#" + last.id;
+        index_[key].push_back(i);
+    }
 }
 
 bool Sheet::add_selector(std::string_view text, const std::vector<Declaration>& declarations) {
@@ -136,7 +160,20 @@ bool Sheet::add_selector(std::string_view text, const std::vector<Declaration>& 
             id ? void(part.id = name) : part.classes.push_back(name);
             rule.specificity += id ? 10000 : 100;
         }
-        if (text.size() == before) return false;  // attribute or pseudo selector
+        while (text.starts_with('[')) {
+            const auto close = text.find(']');
+            if (close == std::string_view::npos) return false;
+            auto inside = text.substr(1, close - 1);
+            text.remove_prefix(close + 1);
+            const std::string name(take_name(inside));
+            if (name.empty() || (!inside.empty() && inside[0] != '=')) return false;
+            if (!inside.empty()) inside = trimmed(inside.substr(1));
+            if (inside.size() > 1 && (inside[0] == '"' || inside[0] == '\''))
+                inside = inside.substr(1, inside.size() - 2);
+            part.attributes.emplace_back(name, inside);
+            rule.specificity += 100;
+        }
+        if (text.size() == before) return false;  // a pseudo selector
         if (!text.empty() && text[0] != ' ' && text[0] != '>' && text[0] != '\n' && text[0] != '\t') return false;
         rule.selector.push_back(std::move(part));
     }
@@ -149,6 +186,10 @@ bool Sheet::matches(const Compound& part, const pugi::xml_node& element) {
     if (element.type() != pugi::node_element) return false;
     if (!part.type.empty() && part.type != local_name(element)) return false;
     if (!part.id.empty() && part.id != element.attribute("id").value()) return false;
+    for (const auto& [name, value] : part.attributes) {
+        const auto attribute = element.attribute(name.c_str());
+        if (!attribute || (!value.empty() && value != attribute.value())) return false;
+    }
     const std::string_view classes = element.attribute("class").value();
     return std::all_of(part.classes.begin(), part.classes.end(),
                        [&](const std::string& name) { return has_class(classes, name); });
@@ -171,10 +212,21 @@ bool Sheet::matches(const Rule& rule, const pugi::xml_node& element) {
 }
 
 std::vector<const Declaration*> Sheet::matching(const pugi::xml_node& element) const {
+    std::vector<std::size_t> candidates;
+    const auto consider = [&](const std::string& key) {
+        if (const auto found = index_.find(key); found != index_.end())
+            candidates.insert(candidates.end(), found->second.begin(), found->second.end());
+    };
+    consider("");
+    consider(std::string(local_name(element)));
+    if (const auto id = element.attribute("id")) consider("#" + std::string(id.value()));
+    split_words(element.attribute("class").value(), [&](std::string_view name) { consider("." + std::string(name)); });
+    std::sort(candidates.begin(), candidates.end());
+    candidates.erase(std::unique(candidates.begin(), candidates.end()), candidates.end());
     std::vector<const Declaration*> found;
-    for (const Rule& rule : rules_)
-        if (matches(rule, element))
-            for (const Declaration& declaration : rule.declarations)
+    for (const std::size_t i : candidates)
+        if (matches(rules_[i], element))
+            for (const Declaration& declaration : rules_[i].declarations)
                 found.push_back(&declaration);
     return found;
 }

@@ -1,0 +1,83 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <chalkline/base/result.hpp>
+#include <chalkline/geometry/path.hpp>
+#include <chalkline/raster/image.hpp>
+
+#include <functional>
+#include <memory>
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+// What reading a drawing needs of the world outside the core: pictures decoded, letters drawn, files beside it.
+namespace chalkline::art {
+
+/// A picture file as pixels: turned the right way up, over white where it is transparent.
+struct DecodedPicture {
+    raster::RgbImage image;
+    std::optional<geometry::Point> pixels_per_mm;  ///< across and down, where the file states them
+    bool converted = false;                        ///< colours came through CMYK
+};
+
+namespace error {
+inline constexpr std::string_view picture_unknown = "art.picture-unknown";
+inline constexpr std::string_view picture_broken = "art.picture-broken";
+inline constexpr std::string_view picture_too_large = "art.picture-too-large";
+}  // namespace error
+
+/// Most pixels in one picture; larger ones are refused before any memory is taken for them.
+inline constexpr std::int64_t most_pixels = 200'000'000;
+
+class PictureDecoder {
+ public:
+    virtual ~PictureDecoder() = default;
+    /// Decodes a picture file. Errors: picture_unknown, picture_broken {reason}, picture_too_large {width, height}.
+    virtual Result<DecodedPicture> decode(std::string_view bytes) const = 0;
+};
+
+/// The font a text asks for.
+struct FontWish {
+    std::vector<std::string> families;  ///< in order of preference; the last one may be generic ("serif")
+    int weight = 400;                   ///< 100…900
+    bool slanted = false;
+    int stretch = 100;  ///< % of normal width
+    auto operator<=>(const FontWish&) const = default;
+};
+
+/// A drawn letter, 1 unit = the font size, Y up, origin at the pen.
+struct Glyph {
+    geometry::Path path;
+    double advance = 0;
+    geometry::Point offset;
+    std::size_t cluster = 0;  ///< byte in the text it begins with
+};
+
+/// A text drawn in a font.
+struct LetteredText {
+    std::vector<Glyph> glyphs;  ///< in drawing order, left to right
+    std::string family;         ///< the font taken
+    bool substituted = false;   ///< none of the wished families is here
+    bool missing_letters = false;
+    double ascent = 0.8, descent = 0.2, x_height = 0.5;  ///< of the font, in font sizes
+};
+
+class Lettering {
+ public:
+    virtual ~Lettering() = default;
+    /// Shapes UTF-8 text of one direction; nothing when there is no font at all.
+    virtual std::optional<LetteredText> outline(std::string_view text, const FontWish& wish) const = 0;
+    /// The same in letters of single strokes; characters it does not know become blanks.
+    virtual std::optional<LetteredText> single_stroke(std::string_view text) const = 0;
+};
+
+/// All of it. What is absent is said to be not reproduced. The objects must outlive the reading.
+struct Outside {
+    const PictureDecoder* pictures = nullptr;
+    const Lettering* lettering = nullptr;
+    /// Bytes of a file a drawing refers to by a path relative to itself.
+    std::function<Result<std::string>(const std::string& reference)> beside;
+};
+
+}  // namespace chalkline::art

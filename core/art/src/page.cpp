@@ -1,0 +1,83 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "page.hpp"
+
+#include <chalkline/geometry/combine.hpp>
+#include <chalkline/geometry/stroke.hpp>
+
+namespace chalkline::art {
+namespace {
+
+using geometry::Box;
+using geometry::Region;
+using geometry::Transform;
+
+bool apart(const Box& a, const Box& b) {
+    return a.empty() || b.empty() || a.left > b.right || a.right < b.left || a.bottom > b.top || a.top < b.bottom;
+}
+
+/// Cuts a shape to the box; false when nothing of it is left.
+bool cut(Shape& shape, const Box& box, const Region& region) {
+    auto lines = shape.path.flatten();
+    const Box own = geometry::bounds(lines);
+    if (apart(own, box)) return false;
+    if (box.contains(own)) return true;
+    if (shape.ink.kind == InkKind::fill) {
+        lines = geometry::intersection({std::move(lines), shape.rule}, region).rings;
+        shape.rule = geometry::FillRule::non_zero;
+    } else {
+        lines = geometry::parts_inside(lines, region);
+    }
+    shape.path = geometry::path_of(lines);
+    return !lines.empty();
+}
+
+bool cut(PlacedPicture& picture, const Box& box, const Region& region) {
+    const Box own = bounds(picture);
+    if (apart(own, box)) return false;
+    if (!box.contains(own)) picture.clip = picture.clip ? geometry::intersection(*picture.clip, region) : region;
+    return !bounds(picture).empty();
+}
+
+Box mapped(const Box& box, const Transform& map) {
+    Box result;
+    for (const auto point : geometry::outline(box).points)
+        result.add(map(point));
+    return result;
+}
+
+}  // namespace
+
+void transform(Artwork& artwork, const Transform& map) {
+    const double grown = std::sqrt(std::abs(geometry::cross({map.a, map.b}, {map.c, map.d})));
+    for (Shape& shape : artwork.shapes) {
+        shape.path.transform(map);
+        shape.stroke_width *= grown;
+    }
+    for (PlacedPicture& picture : artwork.pictures) {
+        picture.place = map * picture.place;
+        if (!picture.clip) continue;
+        for (auto& ring : picture.clip->rings)
+            for (auto& point : ring.points)
+                point = map(point);
+    }
+    for (Remark& remark : artwork.remarks)
+        for (Box& place : remark.places)
+            place = mapped(place, map);
+}
+
+Artwork part_of(Artwork artwork, const Box& box) {
+    const Region region{{geometry::outline(box)}, geometry::FillRule::non_zero};
+    std::erase_if(artwork.shapes, [&](Shape& shape) { return !cut(shape, box, region); });
+    std::erase_if(artwork.pictures, [&](PlacedPicture& picture) { return !cut(picture, box, region); });
+    transform(artwork, Transform::move(-box.left, -box.bottom));
+    artwork.page = {box.width(), box.height()};
+    return artwork;
+}
+
+Artwork scaled(Artwork artwork, double factor) {
+    transform(artwork, Transform::scale(factor, factor));
+    artwork.page = artwork.page * factor;
+    return artwork;
+}
+
+}  // namespace chalkline::art

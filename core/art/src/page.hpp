@@ -1,0 +1,17 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Whole pages changed after they were read.
+#pragma once
+#include <chalkline/art/artwork.hpp>
+
+namespace chalkline::art {
+
+/// Only what lies in the box, which becomes the page. Lines and fills that reach over its edge are cut there.
+Artwork part_of(Artwork artwork, const geometry::Box& box);
+
+/// Everything larger or smaller by a factor. REQUIRES: factor > 0.
+Artwork scaled(Artwork artwork, double factor);
+
+/// Maps all geometry, pictures and remarks.
+void transform(Artwork& artwork, const geometry::Transform& map);
+
+}  // namespace chalkline::art

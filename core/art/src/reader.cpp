@@ -1,0 +1,59 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "svg/reader.hpp"
+
+#include "page.hpp"
+
+#include <chalkline/art/reader.hpp>
+
+namespace chalkline::art {
+namespace {
+
+Result<Artwork> read_format(const std::shared_ptr<const std::string>& bytes, const std::string& name,
+                            std::vector<LinkedFile> linked, const ReadOptions& options, const Outside& outside,
+                            const Watch& watch) {
+    const std::string_view format = format_of(*bytes);
+    if (format == "svg") return svg::read(*bytes, name, std::move(linked), options, outside, watch);
+    return fail(error::unknown_format);
+}
+
+Result<Artwork> read_with(std::shared_ptr<const std::string> bytes, const std::string& name,
+                          std::vector<LinkedFile> linked, const ReadOptions& options, const Outside& outside,
+                          const Watch& watch) {
+    auto art = read_format(bytes, name, std::move(linked), options, outside, watch);
+    if (art && art->empty()) art = fail(error::nothing_drawable);
+    if (art && options.part) {
+        art = part_of(std::move(*art), *options.part);
+        if (art->empty()) art = fail(error::nothing_in_part);
+    }
+    if (!art) {
+        art.error().file = name;
+        return art;
+    }
+    if (options.scale != 1) art = scaled(std::move(*art), options.scale);
+    art->name = name;
+    art->read_with = options;
+    art->source = std::move(bytes);
+    return art;
+}
+
+}  // namespace
+
+std::string_view format_of(std::string_view bytes) {
+    const std::string_view head = bytes.substr(0, 4096);
+    const bool utf16 = head.starts_with("\xff\xfe") || head.starts_with("\xfe\xff");
+    const auto first = head.find_first_not_of(" \t\r\n\xef\xbb\xbf");
+    if (utf16 || (first != std::string_view::npos && head[first] == '<')) return "svg";
+    return "";
+}
+
+Result<Artwork> read(std::shared_ptr<const std::string> bytes, const std::string& name, const ReadOptions& options,
+                     const Outside& outside, const Watch& watch) {
+    return read_with(std::move(bytes), name, {}, options, outside, watch);
+}
+
+Result<Artwork> read_again(const Artwork& artwork, const ReadOptions& options, const Outside& outside,
+                           const Watch& watch) {
+    return read_with(artwork.source, artwork.name, artwork.linked, options, outside, watch);
+}
+
+}  // namespace chalkline::art

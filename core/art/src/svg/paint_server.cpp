@@ -1,0 +1,294 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "paint_server.hpp"
+
+#include <cairo.h>
+
+#include <numeric>
+
+namespace chalkline::art::svg {
+namespace {
+
+using geometry::Box;
+using geometry::Polyline;
+using geometry::Transform;
+
+constexpr double dots_per_px = 10 * mm_per_px;
+constexpr double most_dots = 20e6;        // in one painted area
+constexpr double most_dots_in_all = 2e8;  // in one drawing
+
+struct Destroy {
+    void operator()(cairo_t* c) const { cairo_destroy(c); }
+    void operator()(cairo_surface_t* s) const { cairo_surface_destroy(s); }
+    void operator()(cairo_pattern_t* p) const { cairo_pattern_destroy(p); }
+};
+using Cairo = std::unique_ptr<cairo_t, Destroy>;
+using Surface = std::unique_ptr<cairo_surface_t, Destroy>;
+using Pattern = std::unique_ptr<cairo_pattern_t, Destroy>;
+
+cairo_matrix_t to_cairo(const Transform& t) {
+    return {t.a, t.b, t.c, t.d, t.e, t.f};
+}
+
+struct Stop {
+    double offset;
+    Colour colour;
+};
+
+/// The server itself and those its references lead through; attributes are looked up in this order.
+std::vector<pugi::xml_node> lineage(const Scene& scene, pugi::xml_node server) {
+    std::vector<pugi::xml_node> chain;
+    while (server && chain.size() < 16 && std::find(chain.begin(), chain.end(), server) == chain.end()) {
+        chain.push_back(server);
+        server = scene.document.referred(reference_of(server));
+    }
+    return chain;
+}
+
+std::string_view inherited(const std::vector<pugi::xml_node>& chain, const char* name) {
+    for (const auto& server : chain)
+        if (const auto attribute = server.attribute(name)) return attribute.value();
+    return {};
+}
+
+Stop read_stop(const Scene& scene, const pugi::xml_node& element) {
+    std::string colour = element.attribute("stop-color").value(), opacity = element.attribute("stop-opacity").value();
+    const auto take = [&](const Declaration& declaration) {
+        if (declaration.property == "stop-color") colour = declaration.value;
+        if (declaration.property == "stop-opacity") opacity = declaration.value;
+    };
+    for (const Declaration* declaration : scene.document.sheet().matching(element))
+        take(*declaration);
+    for (const Declaration& declaration : parse_declarations(element.attribute("style").value()))
+        take(declaration);
+    Stop stop{0, parse_colour(colour).value_or(Colour{})};
+    if (lower(colour) == "currentcolor")
+        stop.colour = parse_colour(element.attribute("color").value()).value_or(Colour{});
+    if (const auto alpha = parse_length(opacity, {1, 1, 1}, Axis::x)) stop.colour.alpha *= std::clamp(*alpha, 0.0, 1.0);
+    stop.offset =
+        std::clamp(parse_length(element.attribute("offset").value(), {1, 1, 1}, Axis::x).value_or(0), 0.0, 1.0);
+    return stop;
+}
+
+std::vector<Stop> stops_of(const Scene& scene, const std::vector<pugi::xml_node>& chain) {
+    std::vector<Stop> stops;
+    for (const auto& server : chain) {
+        for (const auto& child : server.children())
+            if (local_name(child) == "stop") stops.push_back(read_stop(scene, child));
+        if (!stops.empty()) break;
+    }
+    for (std::size_t i = 1; i < stops.size(); ++i)
+        stops[i].offset = std::max(stops[i].offset, stops[i - 1].offset);
+    return stops;
+}
+
+bool is_pattern(const pugi::xml_node& server) {
+    return local_name(server) == "pattern";
+}
+
+/// The map from the server's units to page px: the shape's box or its user units.
+Transform units_map(std::string_view units, std::string_view otherwise, const PaintedArea& area) {
+    const Box& box = area.user_box;
+    if ((units.empty() ? otherwise : units) == "userSpaceOnUse") return area.place.map;
+    return area.place.map * Transform{box.width(), 0, 0, box.height(), box.left, box.bottom};
+}
+
+Pattern gradient_pattern(const std::vector<pugi::xml_node>& chain, const std::vector<Stop>& stops,
+                         const PaintedArea& area, const Transform& to_dots) {
+    const bool own_units = inherited(chain, "gradientUnits") == "userSpaceOnUse";
+    const Viewport view = own_units ? area.place.viewport : Viewport{1, 1, 1};
+    const auto value = [&](const char* name, Axis axis, double share) {
+        const double whole = axis == Axis::x   ? view.width
+                             : axis == Axis::y ? view.height
+                                               : std::hypot(view.width, view.height) / std::numbers::sqrt2;
+        return parse_length(inherited(chain, name), view, axis).value_or(share * whole);
+    };
+    Pattern pattern;
+    if (local_name(chain[0]) == "linearGradient") {
+        pattern.reset(cairo_pattern_create_linear(value("x1", Axis::x, 0), value("y1", Axis::y, 0),
+                                                  value("x2", Axis::x, 1), value("y2", Axis::y, 0)));
+    } else {
+        const double cx = value("cx", Axis::x, 0.5), cy = value("cy", Axis::y, 0.5),
+                     r = value("r", Axis::diagonal, 0.5);
+        const double fx = parse_length(inherited(chain, "fx"), view, Axis::x).value_or(cx);
+        const double fy = parse_length(inherited(chain, "fy"), view, Axis::y).value_or(cy);
+        const double fr = parse_length(inherited(chain, "fr"), view, Axis::diagonal).value_or(0);
+        pattern.reset(cairo_pattern_create_radial(fx, fy, fr, cx, cy, std::max(0.0, r)));
+    }
+    for (const Stop& stop : stops) {
+        const auto& [rgb, alpha] = stop.colour;
+        cairo_pattern_add_color_stop_rgba(pattern.get(), stop.offset, rgb.red / 255.0, rgb.green / 255.0,
+                                          rgb.blue / 255.0, alpha);
+    }
+    const std::string_view spread = inherited(chain, "spreadMethod");
+    cairo_pattern_set_extend(pattern.get(), spread == "reflect"  ? CAIRO_EXTEND_REFLECT
+                                            : spread == "repeat" ? CAIRO_EXTEND_REPEAT
+                                                                 : CAIRO_EXTEND_PAD);
+    const auto own = parse_transform(inherited(chain, "gradientTransform")).value_or(Transform{});
+    cairo_matrix_t matrix =
+        to_cairo(to_dots * units_map(inherited(chain, "gradientUnits"), "objectBoundingBox", area) * own);
+    if (cairo_matrix_invert(&matrix) != CAIRO_STATUS_SUCCESS) return nullptr;
+    cairo_pattern_set_matrix(pattern.get(), &matrix);
+    return pattern;
+}
+
+void trace(cairo_t* cairo, const std::vector<Polyline>& lines) {
+    for (const Polyline& line : lines) {
+        for (std::size_t i = 0; i < line.points.size(); ++i)
+            (i == 0 ? cairo_move_to : cairo_line_to)(cairo, line.points[i].x, line.points[i].y);
+        if (line.closed) cairo_close_path(cairo);
+    }
+}
+
+cairo_fill_rule_t to_cairo(geometry::FillRule rule) {
+    return rule == geometry::FillRule::even_odd ? CAIRO_FILL_RULE_EVEN_ODD : CAIRO_FILL_RULE_WINDING;
+}
+
+/// Draws flat shapes in their ink colours.
+void draw(cairo_t* cairo, const Artwork& art, const Transform& map) {
+    for (const Shape& shape : art.shapes) {
+        const Rgb rgb = shape.ink.rgb;
+        cairo_set_source_rgb(cairo, rgb.red / 255.0, rgb.green / 255.0, rgb.blue / 255.0);
+        cairo_set_fill_rule(cairo, to_cairo(shape.rule));
+        trace(cairo, shape.path.flatten(map, 0.05));
+        if (shape.ink.kind == InkKind::fill) {
+            cairo_fill(cairo);
+        } else {
+            const double grown = std::sqrt(std::abs(map.a * map.d - map.b * map.c));
+            cairo_set_line_width(cairo, shape.stroke_width * grown);
+            cairo_stroke(cairo);
+        }
+    }
+}
+
+/// One tile of a pattern as a picture that repeats.
+Pattern tile_pattern(const std::vector<pugi::xml_node>& chain, const PaintedArea& area, const Transform& to_dots,
+                     const std::function<Artwork(const pugi::xml_node&, const Place&)>& read_pattern) {
+    const bool own_units = inherited(chain, "patternUnits") == "userSpaceOnUse";
+    const Viewport view = own_units ? area.place.viewport : Viewport{1, 1, 1};
+    const auto value = [&](const char* name, Axis axis) {
+        return parse_length(inherited(chain, name), view, axis).value_or(0);
+    };
+    double x = value("x", Axis::x), y = value("y", Axis::y), width = value("width", Axis::x),
+           height = value("height", Axis::y);
+    const Box& box = area.user_box;
+    if (!own_units) {
+        x = box.left + x * box.width(), y = box.bottom + y * box.height();
+        width *= box.width(), height *= box.height();
+    }
+    if (!(width > 0) || !(height > 0)) return nullptr;
+    pugi::xml_node content;
+    for (const auto& server : chain)
+        if (!content && server.first_child()) content = server;
+    if (!content) return nullptr;
+    const auto own = parse_transform(inherited(chain, "patternTransform")).value_or(Transform{});
+    const Transform tile_to_dots = to_dots * area.place.map * own;
+    // The tile is drawn at the size it is seen, in whole dots.
+    const double grown = std::sqrt(std::abs(tile_to_dots.a * tile_to_dots.d - tile_to_dots.b * tile_to_dots.c));
+    const int across = static_cast<int>(std::clamp(std::ceil(width * grown), 1.0, 4000.0));
+    const int down = static_cast<int>(std::clamp(std::ceil(height * grown), 1.0, 4000.0));
+    Place place;
+    place.viewport = area.place.viewport;
+    place.depth = area.place.depth + 1;
+    if (const auto view_box = parse_numbers(inherited(chain, "viewBox")); view_box.size() == 4 && view_box[2] > 0)
+        place.map = Transform::move(x, y) *
+                    Transform::scale(width / view_box[2], height / std::max(1e-9, view_box[3])) *
+                    Transform::move(-view_box[0], -view_box[1]);
+    else if (inherited(chain, "patternContentUnits") == "objectBoundingBox")
+        place.map = Transform{box.width(), 0, 0, box.height(), box.left, box.bottom};
+    const Artwork tile = read_pattern(content, place);
+    const Transform tile_map = Transform::scale(across / width, down / height) * Transform::move(-x, -y);
+    const Surface surface(cairo_image_surface_create(CAIRO_FORMAT_ARGB32, across, down));
+    draw(Cairo(cairo_create(surface.get())).get(), tile, tile_map);
+    Pattern pattern(cairo_pattern_create_for_surface(surface.get()));
+    cairo_pattern_set_extend(pattern.get(), CAIRO_EXTEND_REPEAT);
+    cairo_matrix_t inverse = to_cairo(tile_to_dots), picture = to_cairo(tile_map);
+    if (cairo_matrix_invert(&inverse) != CAIRO_STATUS_SUCCESS) return nullptr;
+    cairo_matrix_t matrix;
+    cairo_matrix_multiply(&matrix, &inverse, &picture);
+    cairo_pattern_set_matrix(pattern.get(), &matrix);
+    return pattern;
+}
+
+raster::RgbImage image_of(cairo_surface_t* surface, int width, int height) {
+    cairo_surface_flush(surface);
+    raster::RgbImage image(width, height, {255, 255, 255});
+    const unsigned char* data = cairo_image_surface_get_data(surface);
+    const int stride = cairo_image_surface_get_stride(surface);
+    for (int y = 0; y < height; ++y) {
+        const auto* row = reinterpret_cast<const std::uint32_t*>(data + static_cast<std::ptrdiff_t>(y) * stride);
+        for (int x = 0; x < width; ++x)
+            image.at(x, y) = {static_cast<std::uint8_t>(row[x] >> 16), static_cast<std::uint8_t>(row[x] >> 8),
+                              static_cast<std::uint8_t>(row[x])};
+    }
+    return image;
+}
+
+}  // namespace
+
+bool is_paint_server(const pugi::xml_node& element) {
+    const std::string_view name = local_name(element);
+    return name == "linearGradient" || name == "radialGradient" || name == "pattern";
+}
+
+std::optional<Colour> flat_colour(const Scene& scene, const pugi::xml_node& server) {
+    if (is_pattern(server)) return {};
+    const auto stops = stops_of(scene, lineage(scene, server));
+    if (stops.empty()) return Colour{{}, 0};  // SVG 1.1 §13.2.4: painted as none
+    const Colour first = stops[0].colour;
+    const bool same = std::all_of(stops.begin(), stops.end(), [&](const Stop& stop) {
+        return stop.colour.rgb == first.rgb && stop.colour.alpha == first.alpha;
+    });
+    return same ? std::optional(first) : std::nullopt;
+}
+
+std::optional<Rgb> first_colour(const Scene& scene, const pugi::xml_node& server) {
+    const auto stops = stops_of(scene, lineage(scene, server));
+    return stops.empty() ? std::nullopt : std::optional(stops[0].colour.rgb);
+}
+
+std::optional<ServedPicture> paint_by_server(
+    const Scene& scene, const pugi::xml_node& server, const PaintedArea& area,
+    const std::function<Artwork(const pugi::xml_node& pattern, const Place& place)>& read_pattern) {
+    const Box box = geometry::bounds(area.region.rings);
+    if (!(box.width() > 0) || !(box.height() > 0)) return {};
+    double taken = 0;
+    for (const PlacedPicture& picture : scene.art.pictures)
+        taken += static_cast<double>(picture.image->pixels.size());
+    const double wanted = box.width() * box.height() * dots_per_px * dots_per_px;
+    const double allowed = std::min(most_dots, most_dots_in_all - taken);
+    if (allowed < 1) return {};
+    const double scale = dots_per_px * std::min(1.0, std::sqrt(allowed / wanted));
+    const int width = std::clamp(static_cast<int>(std::ceil(box.width() * scale)), 1, 30000);
+    const int height = std::clamp(static_cast<int>(std::ceil(box.height() * scale)), 1, 30000);
+    const Transform to_dots =
+        Transform::scale(width / box.width(), height / box.height()) * Transform::move(-box.left, -box.bottom);
+
+    const auto chain = lineage(scene, server);
+    const Pattern paint = is_pattern(server) ? tile_pattern(chain, area, to_dots, read_pattern)
+                                             : gradient_pattern(chain, stops_of(scene, chain), area, to_dots);
+    if (!paint || cairo_pattern_status(paint.get()) != CAIRO_STATUS_SUCCESS) return {};
+
+    const Surface surface(cairo_image_surface_create(CAIRO_FORMAT_RGB24, width, height));
+    if (cairo_surface_status(surface.get()) != CAIRO_STATUS_SUCCESS) return {};
+    const Cairo cairo(cairo_create(surface.get()));
+    cairo_set_source_rgb(cairo.get(), 1, 1, 1);
+    cairo_paint(cairo.get());
+    cairo_set_fill_rule(cairo.get(), to_cairo(area.region.rule));
+    auto rings = area.region.rings;
+    for (Polyline& ring : rings)
+        for (auto& point : ring.points)
+            point = to_dots(point);
+    trace(cairo.get(), rings);
+    cairo_clip(cairo.get());
+    cairo_set_source(cairo.get(), paint.get());
+    cairo_paint_with_alpha(cairo.get(), area.opacity);
+    ServedPicture served;
+    auto image = std::make_shared<raster::RgbImage>(image_of(surface.get(), width, height));
+    served.picture.ink = picture_ink(*image);
+    served.picture.image = std::move(image);
+    served.picture.place = {box.width(), 0, 0, -box.height(), box.left, box.top};
+    served.coarse = scale < dots_per_px * 0.999;
+    return served;
+}
+
+}  // namespace chalkline::art::svg

@@ -1,0 +1,129 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "scene.hpp"
+
+#include <chalkline/geometry/combine.hpp>
+
+namespace chalkline::art::svg {
+namespace {
+
+using geometry::Box;
+using geometry::Region;
+
+bool is_upright_rectangle(const Region& region, const Box& box) {
+    if (region.rings.size() != 1 || region.rings[0].points.size() != 4) return false;
+    return std::abs(std::abs(geometry::signed_area(region.rings[0])) - box.width() * box.height()) <
+           1e-6 * (1 + box.width() * box.height());
+}
+
+void set(const Scene& scene, Style& style, const pugi::xml_node& element, std::string_view property,
+         std::string_view value, const Viewport& viewport) {
+    switch (apply(style, property, value, viewport)) {
+        case Applied::yes:
+        case Applied::not_painting:
+            break;
+        case Applied::bad_value:
+            scene.notes.add(notice::bad_value, element, {{"property", std::string(property)}});
+            break;
+        case Applied::unsupported: {
+            const std::string feature(property.starts_with("marker") ? "marker" : property);
+            scene.notes.add(notice::unsupported, element, {{"feature", feature}});
+            break;
+        }
+    }
+}
+
+/// Property and value, the last statement of each winning.
+class Winners {
+ public:
+    void add(std::string_view property, std::string_view value) {
+        for (auto& [name, kept] : list_)
+            if (name == property) {
+                kept = value;
+                return;
+            }
+        list_.emplace_back(property, value);
+    }
+    const std::vector<std::pair<std::string_view, std::string_view>>& list() const { return list_; }
+
+ private:
+    std::vector<std::pair<std::string_view, std::string_view>> list_;
+};
+
+}  // namespace
+
+std::shared_ptr<const Clip> clipped_to(const std::shared_ptr<const Clip>& before, Region region) {
+    Clip clip;
+    clip.region = before ? geometry::intersection(before->region, region) : std::move(region);
+    clip.box = geometry::bounds(clip.region.rings);
+    clip.rectangle = is_upright_rectangle(clip.region, clip.box);
+    return std::make_shared<const Clip>(std::move(clip));
+}
+
+void Notes::add(std::string_view code, const pugi::xml_node& where, Parameters parameters) {
+    const std::string key = std::string(code) + (parameters.empty() ? "" : ":" + parameters[0].second);
+    const auto [found, fresh] = index_.try_emplace(key, art_.remarks.size());
+    if (fresh)
+        art_.remarks.push_back({{std::string(code), std::move(parameters), 1, document_.line_of(where)}, {}});
+    else
+        ++art_.remarks[found->second].notice.count;
+    open_.push_back(found->second);
+}
+
+void Notes::close(const Mark& since) {
+    if (open_.size() <= since.open) return;
+    Box box;
+    bool measured = false;
+    for (std::size_t i = since.open; i < open_.size(); ++i) {
+        Remark& remark = art_.remarks[open_[i]];
+        if (remark.places.size() >= Remark::most_places) continue;
+        if (!measured) {
+            for (std::size_t s = since.shapes; s < art_.shapes.size(); ++s)
+                box.add(geometry::bounds(art_.shapes[s].path.flatten({}, 1)));
+            for (std::size_t p = since.pictures; p < art_.pictures.size(); ++p)
+                box.add(bounds(art_.pictures[p]));
+            measured = true;
+        }
+        if (!box.empty()) remark.places.push_back(box);
+    }
+    open_.resize(since.open);
+}
+
+void cascade(const Scene& scene, const pugi::xml_node& element, Style& style, const Viewport& viewport) {
+    Winners winners;
+    std::vector<Declaration> own;
+    for (const pugi::xml_attribute& attribute : element.attributes()) {
+        const std::string_view name = attribute.name();
+        if (name == "style")
+            own = parse_declarations(attribute.value());
+        else if (name != "d" && name != "class" && name != "points")
+            winners.add(name, attribute.value());
+    }
+    const auto rules =
+        scene.document.sheet().empty() ? std::vector<const Declaration*>() : scene.document.sheet().matching(element);
+    for (const bool important : {false, true}) {
+        for (const Declaration* declaration : rules)
+            if (declaration->important == important) winners.add(declaration->property, declaration->value);
+        for (const Declaration& declaration : own)
+            if (declaration.important == important) winners.add(declaration.property, declaration.value);
+    }
+    style.begin_element();
+    // Lengths in em need the font size, so that comes first and is itself relative to the parent's.
+    Viewport here = viewport;
+    here.font_size = style.font_size;
+    for (const auto& [property, value] : winners.list())
+        if (property == "font-size" || property == "font") set(scene, style, element, property, value, here);
+    here.font_size = style.font_size;
+    for (const auto& [property, value] : winners.list())
+        if (property != "font-size" && property != "font") set(scene, style, element, property, value, here);
+}
+
+double measure(const Scene& scene, const pugi::xml_node& element, const char* name, const Viewport& viewport, Axis axis,
+               double otherwise) {
+    const std::string_view text = element.attribute(name).value();
+    if (text.empty() || text == "auto") return otherwise;
+    const auto value = parse_length(text, viewport, axis);
+    if (!value) scene.notes.add(notice::bad_value, element, {{"property", name}});
+    return value.value_or(otherwise);
+}
+
+}  // namespace chalkline::art::svg

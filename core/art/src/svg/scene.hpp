@@ -1,0 +1,81 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Where an element stands and what is remembered while a drawing is walked. Coordinates are page pixels (96 an inch,
+// Y down) until the reader turns the finished page into millimetres.
+#pragma once
+#include "document.hpp"
+#include "style.hpp"
+
+#include <chalkline/art/reader.hpp>
+
+#include <map>
+#include <memory>
+#include <string>
+
+namespace chalkline::art::svg {
+
+inline constexpr double mm_per_px = 25.4 / 96;
+/// Curves that must become lines while reading (dashes, clips, stroke areas) stay this close, px (about 0.005 mm).
+inline constexpr double px_tolerance = 0.02;
+
+/// An area outside of which nothing is drawn, page px.
+struct Clip {
+    geometry::Region region;
+    geometry::Box box;
+    bool rectangle = false;  ///< the region is the box
+};
+
+/// Clips to a box as well as to what was clipped before.
+std::shared_ptr<const Clip> clipped_to(const std::shared_ptr<const Clip>& before, geometry::Region region);
+
+/// Where an element stands: the map to page pixels, the viewport for percentages, the depth.
+struct Place {
+    geometry::Transform map;
+    Viewport viewport;
+    std::shared_ptr<const Clip> clip;
+    int depth = 0;
+
+    /// How much lengths grow on the way to the page, on average.
+    double scale() const { return std::sqrt(std::abs(geometry::cross({map.a, map.b}, {map.c, map.d}))); }
+};
+
+/// The remarks of a drawing; those of an element get the box of what the element drew.
+class Notes {
+ public:
+    Notes(const Document& document, Artwork& art) : document_(document), art_(art) {}
+    void add(std::string_view code, const pugi::xml_node& where, Parameters parameters = {});
+
+    /// What was drawn and remarked so far; `close` gives the remarks since then their place.
+    struct Mark {
+        std::size_t shapes, pictures, open;
+    };
+    Mark mark() const { return {art_.shapes.size(), art_.pictures.size(), open_.size()}; }
+    void close(const Mark& since);
+
+ private:
+    const Document& document_;
+    Artwork& art_;
+    std::map<std::string, std::size_t> index_;
+    std::vector<std::size_t> open_;  ///< remarks of elements still being read
+};
+
+/// What every part of the reader works with.
+struct Scene {
+    const Document& document;
+    Artwork& art;
+    Notes& notes;
+    const ReadOptions& options;
+    const Outside& outside;
+};
+
+/// The style of an element: presentation attributes, then sheets, then the style attribute, then what is important.
+/// `style` is the parent's and becomes the element's.
+void cascade(const Scene& scene, const pugi::xml_node& element, Style& style, const Viewport& viewport);
+
+/// A length attribute in user units.
+double measure(const Scene& scene, const pugi::xml_node& element, const char* name, const Viewport& viewport, Axis axis,
+               double otherwise = 0);
+
+/// The geometry of path, rect, circle, ellipse, line, polyline and polygon in user units; nothing for other elements.
+std::optional<geometry::Path> shape_path(const Scene& scene, const pugi::xml_node& element, const Viewport& viewport);
+
+}  // namespace chalkline::art::svg

@@ -1,0 +1,74 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The painting properties of one element after the cascade: inherited ones come from the parent by copy.
+#pragma once
+#include "grammar.hpp"
+
+#include <chalkline/art/outside.hpp>
+#include <chalkline/geometry/stroke.hpp>
+
+#include <memory>
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace chalkline::art::svg {
+
+/// How an area or line is painted.
+struct Paint {
+    enum class Kind { none, colour, current_colour, reference } kind = Kind::none;
+    Colour colour;
+    std::string reference;            ///< id of a gradient or pattern
+    std::optional<Colour> otherwise;  ///< stated colour where the reference leads nowhere
+};
+
+enum class TextAnchor { start, middle, end };
+
+/// The properties of lettering.
+struct TextStyle {
+    FontWish font{{"sans-serif"}};
+    TextAnchor anchor = TextAnchor::start;
+    double letter_spacing = 0, word_spacing = 0;  ///< user units
+    double shift = 0;                             ///< of the baseline, user units, up
+    std::string baseline;                         ///< dominant or alignment baseline, empty: alphabetic
+    bool keep_spaces = false;                     ///< xml:space="preserve"
+};
+
+struct Style {
+    Paint fill{Paint::Kind::colour, {}, {}, {}};
+    Paint stroke;
+    Colour colour;  ///< `color`, for currentColor
+    geometry::FillRule rule = geometry::FillRule::non_zero, clip_rule = geometry::FillRule::non_zero;
+    double fill_opacity = 1, stroke_opacity = 1;
+    double opacity = 1;                                      ///< of this element times its ancestors'
+    geometry::Pen pen;                                       ///< width in user units
+    std::shared_ptr<const std::vector<double>> dashes;       ///< user units; nothing: a solid line
+    double dash_offset = 0;                                  ///< user units
+    double font_size = 16;                                   ///< user units
+    std::shared_ptr<const TextStyle> text = default_text();  ///< shared: most elements are no text
+    bool visible = true;
+
+    // Not inherited: back at rest for every element.
+    bool displayed = true;  ///< display:none takes the whole branch away
+    bool overflows = false;
+    bool fixed_stroke = false;  ///< vector-effect: the stroke's width ignores transforms
+    std::string clip;           ///< id of a clipPath; empty: none
+    void begin_element();
+
+ private:
+    static std::shared_ptr<const TextStyle> default_text();
+};
+
+/// What `apply` made of a property.
+enum class Applied {
+    yes,
+    not_painting,  ///< a property that does not change what is burned
+    bad_value,
+    unsupported,  ///< changes what is drawn and is not reproduced
+};
+
+/// Sets one property by its SVG name. Lengths are resolved with the viewport (its font size must be the parent's
+/// for `font-size`, else the element's: apply that one first).
+Applied apply(Style& style, std::string_view property, std::string_view value, const Viewport& viewport);
+
+}  // namespace chalkline::art::svg

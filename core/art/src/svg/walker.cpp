@@ -1,0 +1,287 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "walker.hpp"
+
+#include "text_layout.hpp"
+
+#include <chalkline/geometry/combine.hpp>
+
+#include <array>
+#include <set>
+
+namespace chalkline::art::svg {
+namespace {
+
+using geometry::Box;
+using geometry::Path;
+using geometry::Region;
+using geometry::Transform;
+
+constexpr int deepest_nesting = 200;
+constexpr int most_elements = 5'000'000;  // visited, `use` counted each time: stops reference bombs
+
+/// Elements that draw nothing by themselves.
+bool is_silent(std::string_view name) {
+    static const std::set<std::string_view> silent{"defs",
+                                                   "title",
+                                                   "desc",
+                                                   "metadata",
+                                                   "symbol",
+                                                   "clipPath",
+                                                   "mask",
+                                                   "marker",
+                                                   "pattern",
+                                                   "linearGradient",
+                                                   "radialGradient",
+                                                   "filter",
+                                                   "style",
+                                                   "script",
+                                                   "view",
+                                                   "cursor",
+                                                   "font",
+                                                   "font-face",
+                                                   "color-profile",
+                                                   "animate",
+                                                   "set",
+                                                   "solidcolor",
+                                                   "animateTransform",
+                                                   "animateMotion",
+                                                   "animateColor"};
+    return silent.contains(name);
+}
+
+Region box_region(const Transform& map, double x, double y, double width, double height) {
+    geometry::Polyline ring = geometry::outline(Box{x, y, x + width, y + height});
+    for (auto& point : ring.points)
+        point = map(point);
+    return {{std::move(ring)}, geometry::FillRule::non_zero};
+}
+
+/// A clip takes the whole area of its shapes, whatever their paint.
+void paint_plainly(Style& style) {
+    style.fill = Paint{Paint::Kind::colour, {}, {}, {}};
+    style.stroke = Paint{};
+    style.rule = style.clip_rule;
+    style.opacity = style.fill_opacity = 1;
+}
+
+}  // namespace
+
+Transform view_box_map(const std::vector<double>& box, double width, double height, std::string_view aspect) {
+    double sx = width / box[2], sy = height / box[3];
+    aspect = trimmed(aspect);
+    if (aspect.starts_with("none")) return Transform::scale(sx, sy) * Transform::move(-box[0], -box[1]);
+    const bool slice = aspect.find("slice") != std::string_view::npos;
+    sx = sy = slice ? std::max(sx, sy) : std::min(sx, sy);
+    const auto align = [&](std::string_view low, std::string_view high, double spare) {
+        if (aspect.find(low) != std::string_view::npos) return 0.0;
+        return aspect.find(high) != std::string_view::npos ? spare : spare / 2;
+    };
+    const double x = align("xMin", "xMax", width - box[2] * sx), y = align("YMin", "YMax", height - box[3] * sy);
+    return Transform::move(x, y) * Transform::scale(sx, sy) * Transform::move(-box[0], -box[1]);
+}
+
+std::optional<std::vector<double>> view_box(const pugi::xml_node& element) {
+    auto box = parse_numbers(element.attribute("viewBox").value());
+    if (box.size() != 4 || !(box[2] > 0) || !(box[3] > 0)) return {};
+    return box;
+}
+
+Walker::Walker(const Scene& scene, const Watch& watch) : scene_(scene), watch_(watch), canvas_(scene), images_(scene) {
+    canvas_.read_patterns_by([this](const pugi::xml_node& pattern, const Place& place) {
+        return apart([&] {
+            Style style;
+            cascade(scene_, pattern, style, place.viewport);
+            read_children(pattern, style, place);
+        });
+    });
+}
+
+template <class Read>
+Artwork Walker::apart(Read read) {
+    Artwork kept;
+    std::swap(kept.shapes, scene_.art.shapes);
+    std::swap(kept.pictures, scene_.art.pictures);
+    read();
+    Artwork own;
+    own.shapes = std::move(scene_.art.shapes);
+    own.pictures = std::move(scene_.art.pictures);
+    scene_.art.shapes = std::move(kept.shapes);
+    scene_.art.pictures = std::move(kept.pictures);
+    return own;
+}
+
+void Walker::read_children(const pugi::xml_node& parent, const Style& style, const Place& place) {
+    for (const pugi::xml_node& child : parent.children()) {
+        if (cancelled_ || full()) return;
+        if (child.type() == pugi::node_element) read_element(child, style, place);
+    }
+}
+
+void Walker::read_element(const pugi::xml_node& element, const Style& inherited, Place place) {
+    if (++visited_ > most_elements || ++place.depth > deepest_nesting)
+        return scene_.notes.add(notice::too_deep, element);
+    if (visited_ % 1024 == 0) {
+        cancelled_ = watch_.cancelled();
+        watch_.at(scene_.document.share_before(element));
+    }
+    const std::string_view full_name = element.name(), name = local_name(element);
+    // Elements of other vocabularies (editors' private data) draw nothing.
+    if ((full_name.size() != name.size() && !full_name.starts_with("svg:")) || is_silent(name)) return;
+
+    const auto mark = scene_.notes.mark();
+    Style style = inherited;
+    cascade(scene_, element, style, place.viewport);
+    if (clipping_ > 0) paint_plainly(style);
+    if (style.displayed) {
+        const auto own = parse_transform(element.attribute("transform").value());
+        if (own) {
+            place.map = place.map * *own;
+            if (!style.clip.empty()) place.clip = clip_of(style.clip, element, style, place);
+            draw_element(element, name, style, place);
+        } else {
+            scene_.notes.add(notice::bad_value, element, {{"property", "transform"}});
+        }
+    }
+    scene_.notes.close(mark);
+}
+
+void Walker::draw_element(const pugi::xml_node& element, std::string_view name, const Style& style,
+                          const Place& place) {
+    if (name == "g" || name == "a") return read_children(element, style, place);
+    if (name == "svg") return read_viewport(element, style, place, {});
+    if (name == "switch") return read_switch(element, style, place);
+    if (name == "use") return read_use(element, style, place);
+    if (name == "image") return read_image(element, style, place);
+    if (name == "text") return paint_text(scene_, canvas_, element, style, place);
+    if (const auto path = shape_path(scene_, element, place.viewport))
+        return canvas_.paint(*path, style, place, element, name != "line");
+    scene_.notes.add(notice::unsupported, element, {{"feature", std::string(name)}});
+}
+
+/// The first child whose conditions hold: no extension is known, and drawings are read in English where they ask.
+void Walker::read_switch(const pugi::xml_node& element, const Style& style, const Place& place) {
+    for (const pugi::xml_node& child : element.children()) {
+        if (child.type() != pugi::node_element || local_name(child) == "foreignObject") continue;
+        if (child.attribute("requiredExtensions")) continue;
+        if (const auto languages = child.attribute("systemLanguage");
+            languages && std::string_view(languages.value()).find("en") == std::string_view::npos)
+            continue;
+        return read_element(child, style, place);
+    }
+}
+
+/// A nested <svg>, or a <symbol> sized by the <use> that names it.
+void Walker::read_viewport(const pugi::xml_node& element, const Style& style, Place place, const pugi::xml_node& user) {
+    const auto side = [&](const char* name, Axis axis, double whole) {
+        const double own = measure(scene_, element, name, place.viewport, axis, whole);
+        return user ? measure(scene_, user, name, place.viewport, axis, own) : own;
+    };
+    const double width = side("width", Axis::x, place.viewport.width);
+    const double height = side("height", Axis::y, place.viewport.height);
+    if (!user)
+        place.map = place.map * Transform::move(measure(scene_, element, "x", place.viewport, Axis::x),
+                                                measure(scene_, element, "y", place.viewport, Axis::y));
+    if (!style.overflows && width > 0 && height > 0)
+        place.clip = clipped_to(place.clip, box_region(place.map, 0, 0, width, height));
+    place.viewport = {width, height, 16};
+    if (const auto box = view_box(element)) {
+        if (!(width > 0) || !(height > 0)) return;
+        place.map = place.map * view_box_map(*box, width, height, element.attribute("preserveAspectRatio").value());
+        place.viewport = {(*box)[2], (*box)[3], 16};
+    }
+    read_children(element, style, place);
+}
+
+void Walker::read_use(const pugi::xml_node& element, const Style& style, Place place) {
+    const std::string_view reference = reference_of(element);
+    if (!reference.starts_with('#'))
+        return scene_.notes.add(notice::unsupported, element, {{"feature", "outside-reference"}});
+    const auto target = scene_.document.referred(reference);
+    // A reference to something that holds this very reference would never end.
+    if (!target || std::find(using_.begin(), using_.end(), target) != using_.end())
+        return scene_.notes.add(notice::missing_reference, element);
+    using_.push_back(target);
+    place.map = place.map * Transform::move(measure(scene_, element, "x", place.viewport, Axis::x),
+                                            measure(scene_, element, "y", place.viewport, Axis::y));
+    if (local_name(target) == "symbol") {
+        Style own = style;
+        cascade(scene_, target, own, place.viewport);
+        read_viewport(target, own, place, element);
+    } else {
+        read_element(target, style, place);
+    }
+    using_.pop_back();
+}
+
+void Walker::read_image(const pugi::xml_node& element, const Style& style, Place place) {
+    if (!style.visible || style.opacity <= 0) return;
+    const auto image = images_.get(reference_of(element), element);
+    if (!image) return;
+    const double natural_width = image->width, natural_height = image->height;
+    double width = measure(scene_, element, "width", place.viewport, Axis::x, 0);
+    double height = measure(scene_, element, "height", place.viewport, Axis::y, 0);
+    if (!(width > 0) && !(height > 0)) width = natural_width, height = natural_height;
+    if (!(width > 0)) width = height * natural_width / natural_height;
+    if (!(height > 0)) height = width * natural_height / natural_width;
+    place.map = place.map * Transform::move(measure(scene_, element, "x", place.viewport, Axis::x),
+                                            measure(scene_, element, "y", place.viewport, Axis::y));
+    const std::string_view aspect = element.attribute("preserveAspectRatio").value();
+    const Transform fit = view_box_map({0, 0, natural_width, natural_height}, width, height, aspect);
+    if (aspect.find("slice") != std::string_view::npos && !style.overflows)
+        place.clip = clipped_to(place.clip, box_region(place.map, 0, 0, width, height));
+    canvas_.lay(image, place.map * fit * Transform::scale(natural_width, natural_height), place, element);
+}
+
+std::shared_ptr<const Clip> Walker::clip_of(const std::string& id, const pugi::xml_node& element, const Style& style,
+                                            const Place& place) {
+    const auto clip_path = scene_.document.by_id(id);
+    if (local_name(clip_path) != "clipPath" || std::find(using_.begin(), using_.end(), clip_path) != using_.end()) {
+        scene_.notes.add(notice::missing_reference, element);
+        return place.clip;
+    }
+    Place inside = place;
+    inside.clip = nullptr;
+    if (std::string_view(clip_path.attribute("clipPathUnits").value()) == "objectBoundingBox") {
+        // The box of what is clipped, in its own user units: draw it once without the clip.
+        Place plain = place;
+        plain.map = {};
+        plain.clip = nullptr;
+        using_.push_back(clip_path);
+        const Artwork drawn = apart([&] { draw_element(element, local_name(element), style, plain); });
+        using_.pop_back();
+        Box box;
+        for (const Shape& shape : drawn.shapes)
+            box.add(geometry::bounds(shape.path.flatten({}, 1e-3)));
+        for (const PlacedPicture& picture : drawn.pictures)
+            box.add(bounds(picture));
+        if (box.empty()) return place.clip;
+        inside.map = inside.map * Transform{box.width(), 0, 0, box.height(), box.left, box.bottom};
+    }
+    using_.push_back(clip_path);
+    Region area = clip_area(clip_path, inside);
+    using_.pop_back();
+    return clipped_to(place.clip, std::move(area));
+}
+
+Region Walker::clip_area(const pugi::xml_node& clip_path, const Place& place) {
+    Place inside = place;
+    if (const auto own = parse_transform(clip_path.attribute("transform").value())) inside.map = inside.map * *own;
+    std::vector<Region> regions;
+    ++clipping_;
+    const Artwork content = apart([&] { read_children(clip_path, Style(), inside); });
+    --clipping_;
+    for (const Shape& shape : content.shapes)
+        if (shape.ink.kind == InkKind::fill) regions.push_back({shape.path.flatten({}, px_tolerance), shape.rule});
+    Region area = regions.empty() ? Region{} : geometry::united(regions);
+    Style own;
+    cascade(scene_, clip_path, own, place.viewport);
+    if (!own.clip.empty()) {
+        Place around = place;
+        around.clip = nullptr;
+        if (const auto outer = clip_of(own.clip, clip_path, own, around))
+            area = geometry::intersection(area, outer->region);
+    }
+    return area;
+}
+
+}  // namespace chalkline::art::svg

@@ -1,0 +1,52 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Walks a drawing's tree: groups, references, viewports, clips; what is painted goes to the canvas.
+#pragma once
+#include "canvas.hpp"
+#include "image_source.hpp"
+
+#include <chalkline/base/progress.hpp>
+
+namespace chalkline::art::svg {
+
+class Walker {
+ public:
+    Walker(const Scene& scene, const Watch& watch);
+
+    /// Reads what stands inside the element. `style` is the element's own.
+    void read_children(const pugi::xml_node& parent, const Style& style, const Place& place);
+
+    bool cancelled() const { return cancelled_; }
+    bool full() const { return canvas_.points() > most_points; }
+
+ private:
+    void read_element(const pugi::xml_node& element, const Style& inherited, Place place);
+    void draw_element(const pugi::xml_node& element, std::string_view name, const Style& style, const Place& place);
+    void read_switch(const pugi::xml_node& element, const Style& style, const Place& place);
+    void read_viewport(const pugi::xml_node& element, const Style& style, Place place, const pugi::xml_node& user);
+    void read_use(const pugi::xml_node& element, const Style& style, Place place);
+    void read_image(const pugi::xml_node& element, const Style& style, Place place);
+
+    std::shared_ptr<const Clip> clip_of(const std::string& id, const pugi::xml_node& element, const Style& style,
+                                        const Place& place);
+    /// The area a clipPath's content covers, page px.
+    geometry::Region clip_area(const pugi::xml_node& clip_path, const Place& place);
+    /// Reads elements into an artwork of its own, page px.
+    template <class Read>
+    Artwork apart(Read read);
+
+    Scene scene_;
+    const Watch& watch_;
+    Canvas canvas_;
+    ImageSource images_;
+    std::vector<pugi::xml_node> using_;  ///< targets of the references being followed
+    int clipping_ = 0;                   ///< above 0 while a clip's content is read: areas count, paint does not
+    int visited_ = 0;
+    bool cancelled_ = false;
+};
+
+/// The map from a viewBox to a viewport of the given size (SVG 1.1 §7.8, preserveAspectRatio).
+geometry::Transform view_box_map(const std::vector<double>& box, double width, double height, std::string_view aspect);
+/// The viewBox attribute when it has an area.
+std::optional<std::vector<double>> view_box(const pugi::xml_node& element);
+
+}  // namespace chalkline::art::svg

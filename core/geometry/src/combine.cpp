@@ -1,0 +1,75 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "clipper_paths.hpp"
+
+#include <chalkline/geometry/combine.hpp>
+
+namespace chalkline::geometry {
+namespace {
+
+using clipping::fill_type;
+using clipping::from_clipper;
+using clipping::to_clipper;
+
+Region region_of(const ClipperLib::Paths& paths) {
+    Region region;
+    region.rings.reserve(paths.size());
+    for (const auto& path : paths)
+        if (path.size() > 2) region.rings.push_back(from_clipper(path, true));
+    return region;
+}
+
+}  // namespace
+
+Region united(const std::vector<Region>& regions) {
+    ClipperLib::Clipper all;
+    for (const Region& region : regions) {
+        auto rings = to_clipper(region.rings);
+        // A single region keeps its own rule below; several are first made alike.
+        if (regions.size() > 1) ClipperLib::SimplifyPolygons(rings, fill_type(region.rule));
+        all.AddPaths(rings, ClipperLib::ptSubject, true);
+    }
+    const auto type = regions.size() == 1 ? fill_type(regions[0].rule) : ClipperLib::pftNonZero;
+    ClipperLib::Paths merged;
+    all.Execute(ClipperLib::ctUnion, merged, type, type);
+    return region_of(merged);
+}
+
+Region intersection(const Region& a, const Region& b) {
+    ClipperLib::Clipper both;
+    both.AddPaths(to_clipper(a.rings), ClipperLib::ptSubject, true);
+    both.AddPaths(to_clipper(b.rings), ClipperLib::ptClip, true);
+    ClipperLib::Paths common;
+    both.Execute(ClipperLib::ctIntersection, common, fill_type(a.rule), fill_type(b.rule));
+    return region_of(common);
+}
+
+std::vector<Polyline> parts_inside(const std::vector<Polyline>& lines, const Region& region) {
+    std::vector<Polyline> parts;
+    const auto clip = to_clipper(region.rings);
+    for (const Polyline& line : lines) {
+        if (line.points.size() < 2) {
+            if (!line.points.empty() && contains(region, line.points[0])) parts.push_back(line);
+            continue;
+        }
+        auto subject = to_clipper(line);
+        if (line.closed) subject.push_back(subject.front());
+        ClipperLib::Clipper clipper;
+        clipper.AddPath(subject, ClipperLib::ptSubject, false);
+        clipper.AddPaths(clip, ClipperLib::ptClip, true);
+        ClipperLib::PolyTree tree;
+        clipper.Execute(ClipperLib::ctIntersection, tree, ClipperLib::pftNonZero, fill_type(region.rule));
+        ClipperLib::Paths found;
+        ClipperLib::OpenPathsFromPolyTree(tree, found);
+        const bool whole = line.closed && found.size() == 1 && found[0].size() == subject.size() &&
+                           found[0].front() == found[0].back();
+        if (whole) {
+            parts.push_back(line);
+            continue;
+        }
+        for (const auto& path : found)
+            if (path.size() > 1) parts.push_back(from_clipper(path, false));
+    }
+    return parts;
+}
+
+}  // namespace chalkline::geometry

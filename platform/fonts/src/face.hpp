@@ -1,0 +1,41 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <chalkline/geometry/path.hpp>
+
+#include <ft2build.h>
+#include FT_FREETYPE_H
+#include <hb.h>
+
+#include <memory>
+#include <string>
+#include <unordered_map>
+
+namespace chalkline::fonts {
+
+/// One open font file, unscaled: all measures in font sizes.
+class Face {
+ public:
+    /// Nothing when the file cannot be opened or has no outlines.
+    static std::unique_ptr<Face> open(FT_Library library, const std::string& file, int index);
+    ~Face();
+
+    /// The outline of a glyph, Y up.
+    const geometry::Path& glyph(unsigned index);
+    bool has(char32_t letter) const { return FT_Get_Char_Index(face_, letter) != 0; }
+    hb_font_t* shaper() const { return shaper_; }
+    double unit() const { return 1.0 / face_->units_per_EM; }
+    double ascent() const { return face_->ascender * unit(); }
+    double descent() const { return -face_->descender * unit(); }
+    double x_height();
+
+    std::string family;
+    bool slant = false;  ///< drawn slanted because the family has no slanted face
+
+ private:
+    explicit Face(FT_Face face) : face_(face) {}
+    FT_Face face_;
+    hb_font_t* shaper_ = nullptr;
+    std::unordered_map<unsigned, geometry::Path> glyphs_;
+};
+
+}  // namespace chalkline::fonts

@@ -1,0 +1,76 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "headers.hpp"
+
+#include <chalkline/pictures/decoder.hpp>
+
+#include <QBuffer>
+#include <QColorSpace>
+#include <QImageReader>
+#include <array>
+
+namespace chalkline::pictures {
+namespace {
+
+constexpr std::array formats{"png", "jpeg", "jpg", "bmp", "tiff", "tif", "webp", "gif"};
+
+bool is_known(const QByteArray& format) {
+    return std::any_of(formats.begin(), formats.end(), [&](const char* known) { return format == known; });
+}
+
+std::uint8_t over_white(int channel, int alpha) {
+    return static_cast<std::uint8_t>(channel + 255 - alpha);  // the channel is premultiplied
+}
+
+raster::RgbImage to_rgb(const QImage& image) {
+    raster::RgbImage result(image.width(), image.height(), {255, 255, 255});
+    constexpr int strip = 64;  // rows converted at once: never the whole picture twice
+    for (int top = 0; top < image.height(); top += strip) {
+        const QImage part = image.copy(0, top, image.width(), std::min(strip, image.height() - top))
+                                .convertToFormat(QImage::Format_ARGB32_Premultiplied);
+        for (int y = 0; y < part.height(); ++y) {
+            const auto* row = reinterpret_cast<const QRgb*>(part.constScanLine(y));
+            for (int x = 0; x < part.width(); ++x) {
+                const int alpha = qAlpha(row[x]);
+                result.at(x, top + y) = {over_white(qRed(row[x]), alpha), over_white(qGreen(row[x]), alpha),
+                                         over_white(qBlue(row[x]), alpha)};
+            }
+        }
+    }
+    return result;
+}
+
+}  // namespace
+
+Decoder::Decoder() {
+    QImageReader::setAllocationLimit(static_cast<int>(art::most_pixels * 8 / (1 << 20)) + 1);  // MB; 16-bit RGBA
+}
+
+Result<art::DecodedPicture> Decoder::decode(std::string_view bytes) const {
+    QByteArray data = QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size()));
+    QBuffer buffer(&data);
+    buffer.open(QIODevice::ReadOnly);
+    QImageReader reader(&buffer);
+    reader.setDecideFormatFromContent(true);
+    reader.setAutoTransform(true);
+    if (!is_known(reader.format())) return fail(art::error::picture_unknown);
+    const QSize size = reader.size();
+    if (static_cast<std::int64_t>(size.width()) * size.height() > art::most_pixels)
+        return fail(art::error::picture_too_large,
+                    {{"width", std::to_string(size.width())}, {"height", std::to_string(size.height())}});
+    const bool turned = reader.transformation() & QImageIOHandler::TransformationRotate90;
+    QImage image = reader.read();
+    if (image.isNull()) return fail(art::error::picture_broken, {{"reason", reader.errorString().toStdString()}});
+    if (static_cast<std::int64_t>(image.width()) * image.height() > art::most_pixels)
+        return fail(art::error::picture_too_large,
+                    {{"width", std::to_string(image.width())}, {"height", std::to_string(image.height())}});
+    if (image.colorSpace().isValid() && image.colorSpace() != QColorSpace(QColorSpace::SRgb)) {
+        const QImage plain = image.convertedToColorSpace(QColorSpace(QColorSpace::SRgb));
+        if (!plain.isNull()) image = plain;
+    }
+    const Header header = read_header(bytes);
+    art::DecodedPicture picture{to_rgb(image), header.pixels_per_mm, header.cmyk};
+    if (turned && picture.pixels_per_mm) std::swap(picture.pixels_per_mm->x, picture.pixels_per_mm->y);
+    return picture;
+}
+
+}  // namespace chalkline::pictures
