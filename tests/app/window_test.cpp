@@ -56,7 +56,7 @@ TEST_CASE("bad files are told about and leave the job as it was") {
         driver.drop({path});
         return driver.visible_text();
     };
-    CHECK(said(write(folder, "note.svg", "hello")).contains("no drawing Chalkline can read"));
+    CHECK(said(write(folder, "note.svg", "hello")).contains("no drawing or picture Chalkline can read"));
     CHECK(said(write(folder, "cut.svg", "<svg><path d='")).contains("broken"));
     CHECK(said(write(folder, "empty.svg", "<svg xmlns='http://www.w3.org/2000/svg' width='5mm' height='5mm'/>"))
               .contains("nothing to burn"));

@@ -64,6 +64,7 @@ Json art_json(const std::string& path, const art::Artwork& art) {
     return {{"path", path},
             {"format", art.format},
             {"page_mm", {number(art.page.x), number(art.page.y)}},
+            {"origin_mm", {number(art.origin.x), number(art.origin.y)}},
             {"page", art.read_with.page},
             {"pages", art.pages},
             {"bbox_mm", to_json(box)},
@@ -128,6 +129,7 @@ void draw_picture(QPainter& painter, const art::PlacedPicture& picture, const ge
         painter.setClipPath(painter_path(rings, picture.clip->rule));
     }
     const geometry::Transform place = to_px * picture.place;
+    painter.setCompositionMode(QPainter::CompositionMode_Multiply);  // white is bare material
     painter.setTransform({place.a, place.b, place.c, place.d, place.e, place.f});
     // The unit square points up, the pixels' rows down.
     painter.translate(0, 1);

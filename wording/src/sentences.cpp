@@ -78,7 +78,7 @@ constexpr std::array sentences{
     Sentence{"art.unit-missing", S("The drawing does not say its unit: taken as {unit}"), ""},
     Sentence{"art.layers-off", S("Layers that are off or frozen are left out: {layers}"), ""},
     Sentence{"art.missing-block", S("A block the drawing uses is not in it: left out"), ""},
-    Sentence{"art.not-flat", S("Parts lie above or below the drawing plane: drawn as seen from above"), ""},
+    Sentence{"art.hatch-pattern", S("A hatch pattern is taken as an area to fill"), ""},
     // steps
     Sentence{"steps.power-out-of-range", S("Power {power} is not between 0 and 100 %"),
              S("Type a power from 0 to 100.")},

@@ -71,12 +71,14 @@ Artwork part_of(Artwork artwork, const Box& box) {
     std::erase_if(artwork.pictures, [&](PlacedPicture& picture) { return !cut(picture, box, region); });
     transform(artwork, Transform::move(-box.left, -box.bottom));
     artwork.page = {box.width(), box.height()};
+    artwork.origin = artwork.origin + geometry::Point{box.left, box.bottom};
     return artwork;
 }
 
 Artwork scaled(Artwork artwork, double factor) {
     transform(artwork, Transform::scale(factor, factor));
     artwork.page = artwork.page * factor;
+    artwork.origin = artwork.origin * factor;
     return artwork;
 }
 

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "svg/reader.hpp"
 
+#include "dxf/groups.hpp"
+#include "dxf/reader.hpp"
 #include "page.hpp"
 
 #include <chalkline/art/reader.hpp>
@@ -13,6 +15,7 @@ Result<Artwork> read_format(const std::shared_ptr<const std::string>& bytes, con
                             const Watch& watch) {
     const std::string_view format = format_of(*bytes);
     if (format == "svg") return svg::read(*bytes, name, std::move(linked), options, outside, watch);
+    if (format == "dxf") return dxf::read(*bytes, name, options, outside, watch);
     return fail(error::unknown_format);
 }
 
@@ -43,6 +46,7 @@ std::string_view format_of(std::string_view bytes) {
     const bool utf16 = head.starts_with("\xff\xfe") || head.starts_with("\xfe\xff");
     const auto first = head.find_first_not_of(" \t\r\n\xef\xbb\xbf");
     if (utf16 || (first != std::string_view::npos && head[first] == '<')) return "svg";
+    if (dxf::looks_like_dxf(bytes)) return "dxf";
     return "";
 }
 

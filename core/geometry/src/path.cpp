@@ -76,6 +76,14 @@ void Path::append(const Path& other) {
     current_ = other.current_;
 }
 
+void Path::continue_with(const Path& next) {
+    const Point begun = start_;
+    verbs_.insert(verbs_.end(), next.verbs_.begin() + 1, next.verbs_.end());
+    points_.insert(points_.end(), next.points_.begin() + 1, next.points_.end());
+    start_ = begun;
+    current_ = next.current_;
+}
+
 void Path::transform(const Transform& map) {
     std::size_t at = 0;
     for (const Verb verb : verbs_) {
@@ -101,6 +109,49 @@ void Path::transform(const Transform& map) {
     }
     start_ = map(start_);
     current_ = map(current_);
+}
+
+bool Path::is_open_line() const {
+    return verbs_.size() > 1 && !closed() && std::count(verbs_.begin(), verbs_.end(), Verb::move) == 1;
+}
+
+Path Path::reversed() const {
+    // Forwards once for the points between segments, then the segments from the last to the first.
+    std::vector<std::size_t> offsets;
+    std::vector<Point> ends;
+    std::size_t at = 0;
+    for (const Verb verb : verbs_) {
+        offsets.push_back(at);
+        if (verb == Verb::arc) {
+            const Point centre = points_[at], u = points_[at + 1], v = points_[at + 2];
+            const double end = points_[at + 3].x + points_[at + 3].y;
+            ends.push_back(centre + u * std::cos(end) + v * std::sin(end));
+            at += 4;
+        } else {
+            at += verb == Verb::cubic ? 3 : 1;
+            ends.push_back(points_[at - 1]);
+        }
+    }
+    Path back;
+    back.move_to(ends.back());
+    for (std::size_t i = verbs_.size() - 1; i > 0; --i) {
+        const Point* p = points_.data() + offsets[i];
+        switch (verbs_[i]) {
+            case Verb::line:
+                back.line_to(ends[i - 1]);
+                break;
+            case Verb::cubic:
+                back.cubic_to(p[1], p[0], ends[i - 1]);
+                break;
+            case Verb::arc:
+                back.arc_to(p[0], p[1], p[2], p[3].x + p[3].y, -p[3].y);
+                break;
+            case Verb::move:
+            case Verb::close:
+                break;
+        }
+    }
+    return back;
 }
 
 bool Path::finite() const {

@@ -49,9 +49,11 @@ struct Artwork {
     std::string name;           ///< file name without folders
     std::string format;         ///< "svg", "dxf", "pdf", "picture"
     geometry::Point page;       ///< width and height, mm; the shapes' origin is its lower left corner
+    geometry::Point origin;     ///< where the page's lower left corner lies in the drawing's own coordinates, mm
     std::vector<Shape> shapes;  ///< in painting order
     std::vector<PlacedPicture> pictures;
     std::vector<Remark> remarks;
+    bool unit_missing = false;                  ///< the file does not say its unit; `read_with.unit` was taken
     int pages = 1;                              ///< pages of the file; `read_with.page` is the one read
     ReadOptions read_with;                      ///< how it was read: reading the source again so gives the same art
     std::shared_ptr<const std::string> source;  ///< the file's bytes, kept with the job

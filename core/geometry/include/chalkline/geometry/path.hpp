@@ -34,7 +34,18 @@ class Path {
     bool empty() const { return verbs_.empty(); }
     /// Where the next segment begins. REQUIRES: not empty.
     Point current() const { return current_; }
+    /// Where the last contour began. REQUIRES: not empty.
+    Point contour_start() const { return start_; }
+    /// The last contour ends at its own start.
+    bool closed() const { return !verbs_.empty() && verbs_.back() == Verb::close; }
+    /// One contour that does not end at its own start.
+    bool is_open_line() const;
+    /// The same drawn backwards. REQUIRES: is_open_line().
+    Path reversed() const;
     void append(const Path& other);
+    /// Goes on along `next`, whose own start is taken for the place where this path ends.
+    /// REQUIRES: both are open lines.
+    void continue_with(const Path& next);
     void transform(const Transform& map);
     bool finite() const;
     /// Bytes held, for limits.
