@@ -8,6 +8,7 @@ find_package(nlohmann_json REQUIRED)
 find_package(pugixml REQUIRED)
 find_package(CLI11 REQUIRED)
 find_package(tl-expected REQUIRED)
+find_package(ZLIB REQUIRED)
 find_package(Qt6 6.4 REQUIRED COMPONENTS Core Gui)
 # `emit`, `signals` and `slots` are ordinary words here; Qt's macros are written Q_EMIT and so on.
 set_property(TARGET Qt6::Core APPEND PROPERTY INTERFACE_COMPILE_DEFINITIONS QT_NO_KEYWORDS)

@@ -4,6 +4,8 @@
 #include "dxf/groups.hpp"
 #include "dxf/reader.hpp"
 #include "page.hpp"
+#include "pdf/reader.hpp"
+#include "picture_reader.hpp"
 
 #include <chalkline/art/reader.hpp>
 
@@ -16,6 +18,8 @@ Result<Artwork> read_format(const std::shared_ptr<const std::string>& bytes, con
     const std::string_view format = format_of(*bytes);
     if (format == "svg") return svg::read(*bytes, name, std::move(linked), options, outside, watch);
     if (format == "dxf") return dxf::read(*bytes, name, options, outside, watch);
+    if (format == "pdf") return pdf::read(bytes, name, options, outside, watch);
+    if (format == "picture") return read_picture(*bytes, options, outside);
     return fail(error::unknown_format);
 }
 
@@ -46,6 +50,9 @@ std::string_view format_of(std::string_view bytes) {
     const bool utf16 = head.starts_with("\xff\xfe") || head.starts_with("\xfe\xff");
     const auto first = head.find_first_not_of(" \t\r\n\xef\xbb\xbf");
     if (utf16 || (first != std::string_view::npos && head[first] == '<')) return "svg";
+    // Some programs put a few bytes of their own before the mark.
+    if (head.substr(0, 1024).find("%PDF-") != std::string_view::npos) return "pdf";
+    if (looks_like_picture(bytes)) return "picture";
     if (dxf::looks_like_dxf(bytes)) return "dxf";
     return "";
 }

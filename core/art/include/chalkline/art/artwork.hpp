@@ -54,6 +54,7 @@ struct Artwork {
     std::vector<PlacedPicture> pictures;
     std::vector<Remark> remarks;
     bool unit_missing = false;                  ///< the file does not say its unit; `read_with.unit` was taken
+    bool size_guessed = false;                  ///< a picture whose file does not say how large it is
     int pages = 1;                              ///< pages of the file; `read_with.page` is the one read
     ReadOptions read_with;                      ///< how it was read: reading the source again so gives the same art
     std::shared_ptr<const std::string> source;  ///< the file's bytes, kept with the job

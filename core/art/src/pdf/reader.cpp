@@ -1,0 +1,73 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "pdf/reader.hpp"
+
+#include "pdf/document.hpp"
+#include "svg/reader.hpp"
+
+#include <cairo-svg.h>
+
+namespace chalkline::art::pdf {
+namespace {
+
+constexpr double mm_per_pt = 25.4 / 72;
+constexpr std::size_t largest_svg = 1ULL << 30;  // bytes; a page that grows beyond is refused
+
+struct Destroy {
+    void operator()(cairo_t* c) const { cairo_destroy(c); }
+    void operator()(cairo_surface_t* s) const { cairo_surface_destroy(s); }
+};
+
+cairo_status_t append(void* target, const unsigned char* data, unsigned length) {
+    auto& text = *static_cast<std::string*>(target);
+    if (text.size() + length > largest_svg) return CAIRO_STATUS_WRITE_ERROR;
+    text.append(reinterpret_cast<const char*>(data), length);
+    return CAIRO_STATUS_SUCCESS;
+}
+
+Result<std::string> page_as_svg(PopplerPage* page, double width, double height) {
+    std::string svg;
+    const std::unique_ptr<cairo_surface_t, Destroy> surface(
+        cairo_svg_surface_create_for_stream(append, &svg, width, height));
+    {
+        const std::unique_ptr<cairo_t, Destroy> cairo(cairo_create(surface.get()));
+        poppler_page_render_for_printing(page, cairo.get());
+    }
+    cairo_surface_finish(surface.get());
+    const cairo_status_t status = cairo_surface_status(surface.get());
+    if (status != CAIRO_STATUS_SUCCESS) return fail(error::broken_pdf, {{"reason", cairo_status_to_string(status)}});
+    return svg;
+}
+
+}  // namespace
+
+Result<Artwork> read(const std::shared_ptr<const std::string>& bytes, const std::string& name,
+                     const ReadOptions& options, const Outside& outside, const Watch& watch) {
+    const auto document = Document::open(*bytes);
+    if (!document) return tl::unexpected(document.error());
+    const int pages = document->pages();
+    const Page page = document->page(options.page);
+    if (!page)
+        return fail(error::no_such_page, {{"page", std::to_string(options.page)}, {"pages", std::to_string(pages)}});
+    double width = 0, height = 0;
+    poppler_page_get_size(page.get(), &width, &height);
+    if (!(width > 0) || !(height > 0) || width * mm_per_pt > farthest_place || height * mm_per_pt > farthest_place)
+        return fail(error::bad_size);
+    if (watch.cancelled()) return fail(chalkline::error::cancelled);
+    const auto drawn = page_as_svg(page.get(), width, height);
+    if (!drawn) return tl::unexpected(drawn.error());
+    auto art = svg::read(*drawn, name, {}, options, outside, watch);
+    if (!art) return art;
+    // Lines of the drawing in between mean nothing to anyone.
+    for (Remark& remark : art->remarks)
+        remark.notice.line = 0;
+    for (Shape& shape : art->shapes)
+        shape.line = 0;
+    for (PlacedPicture& picture : art->pictures)
+        picture.line = 0;
+    if (uses_cmyk(*bytes)) art->remarks.push_back({{std::string(notice::colours_converted), {}, 1, 0}, {}});
+    art->pages = pages;
+    art->format = "pdf";
+    return art;
+}
+
+}  // namespace chalkline::art::pdf
