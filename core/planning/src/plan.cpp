@@ -3,6 +3,7 @@
 #include "path_order.hpp"
 
 #include <chalkline/base/units_text.hpp>
+#include <chalkline/geometry/combine.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/time_model.hpp>
 
@@ -40,9 +41,9 @@ StepShapes shapes_of(const job::Job& job, const job::Step& step) {
                 const Box box = geometry::bounds(lines);
                 result.fills.push_back({{std::move(lines), shape.rule}, box, motif.id});
             } else {
-                // A fill burned as a line is its outline, and an outline is closed.
+                // A fill burned as a line is the outline of its area, whatever overlaps in it.
+                if (shape.ink.kind == InkKind::fill) lines = geometry::united({{std::move(lines), shape.rule}}).rings;
                 for (auto& line : lines) {
-                    line.closed = line.closed || shape.ink.kind == InkKind::fill;
                     if (geometry::length(line) >= shortest_line) result.lines.push_back({std::move(line), motif.id});
                 }
             }

@@ -3,7 +3,6 @@
 
 #include "spline.hpp"
 
-#include <chalkline/geometry/combine.hpp>
 #include <chalkline/geometry/stroke.hpp>
 
 #include <array>
@@ -253,9 +252,9 @@ void Drawer::add_line(Path path, const Entity& entity, const Frame& frame, doubl
     if (width_mm * options_.scale >= options_.stroke_area) {
         geometry::Pen pen;
         pen.width = width;
-        auto region = geometry::stroked(path.flatten({}, 0.005 / unit_), pen, 0.005 / unit_);
+        const auto region = geometry::stroked(path.flatten({}, 0.005 / unit_), pen, 0.005 / unit_);
         note(notice::stroke_area, entity);
-        return add_fill(geometry::path_of(geometry::united({region}).rings), entity, frame);
+        return add_fill(geometry::path_of(region.rings), entity, frame, region.rule);
     }
     path.transform(frame.map);
     if (!path.finite()) return note(notice::absurd_place, entity);
@@ -264,12 +263,11 @@ void Drawer::add_line(Path path, const Entity& entity, const Frame& frame, doubl
         {std::move(path), {colour_of(entity, frame), InkKind::line}, geometry::FillRule::non_zero, width, entity.line});
 }
 
-void Drawer::add_fill(Path path, const Entity& entity, const Frame& frame) {
+void Drawer::add_fill(Path path, const Entity& entity, const Frame& frame, geometry::FillRule rule) {
     path.transform(frame.map);
     if (!path.finite()) return note(notice::absurd_place, entity);
     points_ += path.size();
-    art_.shapes.push_back(
-        {std::move(path), {colour_of(entity, frame), InkKind::fill}, geometry::FillRule::even_odd, 0, entity.line});
+    art_.shapes.push_back({std::move(path), {colour_of(entity, frame), InkKind::fill}, rule, 0, entity.line});
 }
 
 void Drawer::note(std::string_view code, const Entity& entity, Parameters parameters) {

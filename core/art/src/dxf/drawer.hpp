@@ -50,7 +50,8 @@ class Drawer {
     void add_letters(geometry::Path path, const geometry::Transform& map, const Entity& entity, const Frame& frame);
 
     void add_line(geometry::Path path, const Entity& entity, const Frame& frame, double width = 0);
-    void add_fill(geometry::Path path, const Entity& entity, const Frame& frame);
+    void add_fill(geometry::Path path, const Entity& entity, const Frame& frame,
+                  geometry::FillRule rule = geometry::FillRule::even_odd);
     void note(std::string_view code, const Entity& entity, Parameters parameters = {});
 
     const Drawing& drawing_;

@@ -82,8 +82,7 @@ void Drawer::add_letters(Path path, const Transform& map, const Entity& entity, 
     if (path.empty()) return;
     path.transform(map);
     if (options_.text == DrawnText::single_stroke) return add_line(std::move(path), entity, frame);
-    add_fill(std::move(path), entity, frame);
-    art_.shapes.back().rule = geometry::FillRule::non_zero;
+    add_fill(std::move(path), entity, frame, geometry::FillRule::non_zero);
 }
 
 void Drawer::draw_text(const Entity& entity, const Frame& frame) {

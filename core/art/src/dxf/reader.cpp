@@ -23,8 +23,7 @@ bool joinable(const Shape& shape) {
 void join_lines(Artwork& art) {
     std::map<Ink, std::vector<std::size_t>> open;
     for (std::size_t i = 0; i < art.shapes.size(); ++i)
-        if (joinable(art.shapes[i]))
-            open[art.shapes[i].ink].push_back(i);
+        if (joinable(art.shapes[i])) open[art.shapes[i].ink].push_back(i);
     std::vector<Shape> shapes;
     for (Shape& shape : art.shapes)
         if (!joinable(shape)) shapes.push_back(shape);

@@ -160,12 +160,11 @@ void Canvas::stroke(const Path& path, const Style& style, const Coat& coat, cons
             scene_.notes.add(notice::unsupported, element, {{"feature", "stroke-dasharray"}});
     }
     if (area) {
-        if (!dashed) lines = path.flatten(grown, px_tolerance / 2);
+        if (!dashed) lines = path.flatten(grown, px_tolerance);
         Region region = geometry::stroked(lines, pen, px_tolerance);
         for (Polyline& ring : region.rings)
             for (auto& point : ring.points)
                 point = to_page(point);
-        region = geometry::united({region});
         scene_.notes.add(notice::stroke_area, element);
         const Box user_box = coat.server ? geometry::bounds(path.flatten({}, 1e-3)) : Box{};
         return fill(geometry::path_of(region.rings), region.rule, coat, place, user_box, element);

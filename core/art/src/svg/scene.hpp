@@ -14,8 +14,8 @@
 namespace chalkline::art::svg {
 
 inline constexpr double mm_per_px = 25.4 / 96;
-/// Curves that must become lines while reading (dashes, clips, stroke areas) stay this close, px (about 0.005 mm).
-inline constexpr double px_tolerance = 0.02;
+/// Curves that must become lines while reading (dashes, clips, stroke areas) stay this close, px.
+inline constexpr double px_tolerance = geometry::flattening_tolerance / mm_per_px;
 
 /// An area outside of which nothing is drawn, page px.
 struct Clip {
