@@ -7,6 +7,7 @@
 #include "pdf/reader.hpp"
 #include "picture_reader.hpp"
 
+#include <chalkline/art/cleaning.hpp>
 #include <chalkline/art/reader.hpp>
 
 namespace chalkline::art {
@@ -23,6 +24,13 @@ Result<Artwork> read_format(const std::shared_ptr<const std::string>& bytes, con
     return fail(error::unknown_format);
 }
 
+void remove_shapes(Artwork& art, const std::vector<int>& removed) {
+    if (removed.empty()) return;
+    int index = 0;
+    std::erase_if(art.shapes,
+                  [&](const Shape&) { return std::binary_search(removed.begin(), removed.end(), index++); });
+}
+
 Result<Artwork> read_with(std::shared_ptr<const std::string> bytes, const std::string& name,
                           std::vector<LinkedFile> linked, const ReadOptions& options, const Outside& outside,
                           const Watch& watch) {
@@ -37,6 +45,8 @@ Result<Artwork> read_with(std::shared_ptr<const std::string> bytes, const std::s
         return art;
     }
     if (options.scale != 1) art = scaled(std::move(*art), options.scale);
+    remove_shapes(*art, options.removed);
+    if (!options.mend.empty()) art = mended(std::move(*art), options.mend, options.limits);
     art->name = name;
     art->read_with = options;
     art->source = std::move(bytes);

@@ -48,14 +48,14 @@ class Ends {
 
 }  // namespace
 
-std::vector<Path> join_ends(std::vector<Path> pieces, double within) {
+std::vector<JoinedPath> join_ends(std::vector<Path> pieces, double within) {
     Ends ends(within);
     for (std::size_t i = 0; i < pieces.size(); ++i) {
         ends.add(i, false, pieces[i].contour_start());
         ends.add(i, true, pieces[i].current());
     }
     std::vector<bool> used(pieces.size(), false);
-    std::vector<Path> joined;
+    std::vector<JoinedPath> joined;
     for (std::size_t i = 0; i < pieces.size(); ++i) {
         if (used[i]) continue;
         used[i] = true;
@@ -71,7 +71,7 @@ std::vector<Path> join_ends(std::vector<Path> pieces, double within) {
         }
         const bool has_extent = length(chain.flatten({}, within)) > 2 * within;
         if (has_extent && distance(chain.contour_start(), chain.current()) <= within) chain.close();
-        joined.push_back(std::move(chain));
+        joined.push_back({std::move(chain), i});
     }
     return joined;
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <chalkline/art/reader.hpp>
+#include "drawings.hpp"
+
 #include <chalkline/base/file.hpp>
 
 #include <catch2/catch.hpp>
@@ -9,37 +10,11 @@
 
 using namespace chalkline;
 using namespace chalkline::art;
+using namespace drawings;
 using geometry::Box;
 using geometry::Point;
 
 namespace {
-
-Result<Artwork> read_text(const std::string& text) {
-    return read(std::make_shared<const std::string>(text), "test.svg");
-}
-
-/// A drawing 100 × 50 mm in which a user unit is a millimetre.
-Artwork drawing(const std::string& inside, const std::string& attributes = "") {
-    auto art = read_text(
-        "<svg xmlns='http://www.w3.org/2000/svg' xmlns:xlink='http://www.w3.org/1999/xlink' width='100mm' "
-        "height='50mm' viewBox='0 0 100 50' stroke-width='0.1' " +
-        attributes + ">" + inside + "</svg>");
-    REQUIRE(art);
-    return *art;
-}
-
-int count(const Artwork& art, std::string_view code, const std::string& feature = "") {
-    for (const auto& [notice, places] : art.remarks)
-        if (notice.code == code && (feature.empty() || notice.parameters[0].second == feature)) return notice.count;
-    return 0;
-}
-
-void check_box(const Box& box, Box wanted) {
-    CHECK(box.left == Approx(wanted.left).margin(0.011));
-    CHECK(box.bottom == Approx(wanted.bottom).margin(0.011));
-    CHECK(box.right == Approx(wanted.right).margin(0.011));
-    CHECK(box.top == Approx(wanted.top).margin(0.011));
-}
 
 Box box_of_path(const std::string& d) {
     return bounds(drawing("<path d='" + d + "'/>"));
@@ -242,7 +217,8 @@ TEST_CASE("a line in a gradient burns in its first colour, and this is said") {
     const Artwork art = drawing(
         "<linearGradient id='g'><stop offset='0' stop-color='#112233'/><stop offset='1' "
         "stop-color='#fff'/></linearGradient>"
-        "<linearGradient id='h' xlink:href='#g'/><rect width='5' height='5' fill='none' stroke-width='0.1' stroke='url(#h)'/><rect width='5' height='5' "
+        "<linearGradient id='h' xlink:href='#g'/><rect width='5' height='5' fill='none' stroke-width='0.1' "
+        "stroke='url(#h)'/><rect width='5' height='5' "
         "fill='url(#none) #445566'/>");
     CHECK(to_text(art.shapes[0].ink) == "#112233:line");
     CHECK(to_text(art.shapes[1].ink) == "#445566:fill");
@@ -343,8 +319,8 @@ TEST_CASE("reading can be cancelled") {
     std::stop_source stop;
     stop.request_stop();
     const auto art =
-        read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg'>" + many + "</svg>"), "x", {}, {},
-             Watch{stop.get_token(), {}});
+        read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg'>" + many + "</svg>"), "x", {},
+             {}, Watch{stop.get_token(), {}});
     REQUIRE_FALSE(art);
     CHECK(art.error().code == chalkline::error::cancelled);
 }

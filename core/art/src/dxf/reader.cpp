@@ -31,8 +31,9 @@ void join_lines(Artwork& art) {
         std::vector<Path> pieces;
         for (const std::size_t i : places)
             pieces.push_back(std::move(art.shapes[i].path));
-        for (Path& path : geometry::join_ends(std::move(pieces), touching))
-            shapes.push_back({std::move(path), ink, geometry::FillRule::non_zero, 0, art.shapes[places[0]].line});
+        for (geometry::JoinedPath& chain : geometry::join_ends(std::move(pieces), touching))
+            shapes.push_back(
+                {std::move(chain.path), ink, geometry::FillRule::non_zero, 0, art.shapes[places[chain.first]].line});
     }
     art.shapes = std::move(shapes);
 }

@@ -4,11 +4,31 @@
 
 #include <limits>
 #include <optional>
+#include <vector>
 
 namespace chalkline::art {
 
 /// How letters without outlines of their own (drawings of a CAD program) are drawn.
 enum class DrawnText { outline, single_stroke };
+
+/// A kind of fault of a drawing, in the order they are mended.
+enum class Fault {
+    empty_fill,       ///< a fill without any area
+    tiny_bit,         ///< shorter than the beam is wide
+    doubled_line,     ///< drawn twice: reversed, partly or split differently too
+    doubled_outline,  ///< both edges of a thick traced line, where one line was meant
+    open_end,         ///< ends that nearly meet
+};
+inline constexpr int fault_kinds = 5;
+
+/// How far apart things may be, mm.
+struct CleaningLimits {
+    double same = 0.02;     ///< lines closer than this are one
+    double smallest = 0.1;  ///< the beam's width
+    double gap = 0.3;       ///< ends closer than this were meant to meet
+    double thick = 0.6;     ///< outlines closer than this are edges of one traced line
+    bool operator==(const CleaningLimits&) const = default;
+};
 
 /// What the maker decides about reading one file. Kept with the art: the same bytes and options give the same art.
 struct ReadOptions {
@@ -21,6 +41,9 @@ struct ReadOptions {
     std::optional<geometry::Box> part;    ///< only what lies in this box of the page (mm) is taken
     std::optional<double> picture_width;  ///< mm; width of a picture file, in place of what its resolution says
     DrawnText text = DrawnText::outline;
+    std::vector<int> removed;  ///< shapes taken out, counted as they were read; rising
+    std::vector<Fault> mend;   ///< kinds of faults mended after that
+    CleaningLimits limits;
 
     bool operator==(const ReadOptions&) const = default;
 };
