@@ -49,7 +49,20 @@ const std::vector<ArtLayers::Layer>& ArtLayers::of(const std::shared_ptr<const a
     return layers;
 }
 
+const QImage& ArtLayers::picture(const std::shared_ptr<const raster::RgbImage>& image) {
+    auto [found, fresh] = pictures_.try_emplace(image);
+    if (!fresh) return found->second;
+    constexpr int most = 1600;  // px on a side
+    const QImage whole(reinterpret_cast<const uchar*>(image->pixels.data()), image->width, image->height,
+                       static_cast<qsizetype>(image->width) * 3, QImage::Format_RGB888);
+    const bool large = std::max(image->width, image->height) > most;
+    const QImage part = large ? whole.scaled(most, most, Qt::KeepAspectRatio, Qt::SmoothTransformation) : whole;
+    found->second = part.convertToFormat(QImage::Format_Grayscale8);
+    return found->second;
+}
+
 void ArtLayers::keep_only(const job::Job& job) {
+    pictures_.clear();
     std::erase_if(layers_, [&](const auto& entry) {
         return std::none_of(job.motifs.begin(), job.motifs.end(),
                             [&](const job::Motif& m) { return m.art == entry.first; });
@@ -79,7 +92,39 @@ void ArtPainter::for_each_layer(QPainter& painter, const Camera& camera, Draw dr
     painter.resetTransform();
 }
 
+void draw_picture(QPainter& painter, const art::PlacedPicture& picture, const QImage& greys) {
+    painter.save();
+    if (picture.clip) {
+        QPainterPath clip;
+        clip.setFillRule(picture.clip->rule == geometry::FillRule::even_odd ? Qt::OddEvenFill : Qt::WindingFill);
+        append(clip, picture.clip->rings);
+        painter.setClipPath(clip, Qt::IntersectClip);
+    }
+    painter.setCompositionMode(QPainter::CompositionMode_Multiply);
+    painter.setRenderHint(QPainter::SmoothPixmapTransform);
+    painter.setTransform(to_qt(picture.place), true);
+    // The unit square points up, the rows of pixels down.
+    painter.translate(0, 1);
+    painter.scale(1.0 / greys.width(), -1.0 / greys.height());
+    painter.drawImage(0, 0, greys);
+    painter.restore();
+}
+
+void ArtPainter::draw_pictures(QPainter& painter, const Camera& camera, const Highlight& highlight) const {
+    for (const job::Motif& motif : job_.motifs) {
+        for (const art::PlacedPicture& picture : motif.art->pictures) {
+            painter.save();
+            painter.setTransform(to_qt(motif.place) * camera.transform());
+            const bool lit = highlight.lights(picture.ink, {});
+            painter.setOpacity(painter.opacity() * (lit ? 0.8 : 0.45));  // no step burns it yet
+            draw_picture(painter, picture, layers_.picture(picture.image));
+            painter.restore();
+        }
+    }
+}
+
 void ArtPainter::draw(QPainter& painter, const Camera& camera, const Highlight& highlight) const {
+    draw_pictures(painter, camera, highlight);
     const auto pen = [&](const QColor& colour, double mm, double least_px) {
         QPen line(colour, std::max(mm * camera.scale, least_px), Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin);
         line.setCosmetic(true);

@@ -6,6 +6,7 @@
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/profile.hpp>
 
+#include <QImage>
 #include <QPainter>
 #include <QPainterPath>
 #include <map>
@@ -22,6 +23,8 @@ class ArtLayers {
         Ink ink;
         QPainterPath path;
     };
+    /// A picture no larger than a screen can show, in greys: what a burn can show of it.
+    const QImage& picture(const std::shared_ptr<const raster::RgbImage>& image);
     /// The layers of an artwork; flattened the first time it is asked for.
     const std::vector<Layer>& of(const std::shared_ptr<const art::Artwork>& art);
     /// Forgets artworks the job no longer holds.
@@ -29,12 +32,14 @@ class ArtLayers {
 
  private:
     std::map<std::shared_ptr<const art::Artwork>, std::vector<Layer>> layers_;
+    std::map<std::shared_ptr<const raster::RgbImage>, QImage> pictures_;
 };
 
 /// What is lit on the bed while the pointer rests on a chip or a step.
 struct Highlight {
     std::optional<Ink> ink;
     std::optional<job::Id> step;
+    std::vector<geometry::Box> places{};  ///< bed mm; what a remark or a find is about
     bool lights(const Ink& candidate, const std::optional<job::Id>& burned_by) const {
         return (ink && *ink == candidate) || (step && burned_by && *step == *burned_by);
     }
@@ -53,6 +58,7 @@ class ArtPainter {
     void draw_out_of_bounds(QPainter& painter, const Camera& camera) const;
 
  private:
+    void draw_pictures(QPainter& painter, const Camera& camera, const Highlight& highlight) const;
     template <class Draw>
     void for_each_layer(QPainter& painter, const Camera& camera, Draw draw) const;
     const job::Job& job_;
@@ -65,5 +71,8 @@ class ArtPainter {
 QColor tone_of(const steps::StepSettings& settings, const machine::MachineProfile& machine, const theme::Roles& roles);
 
 QTransform to_qt(const geometry::Transform& map);
+
+/// A picture on the page, drawn under the painter's map from page mm to the screen. White shows what lies under it.
+void draw_picture(QPainter& painter, const art::PlacedPicture& picture, const QImage& greys);
 
 }  // namespace chalkline::app

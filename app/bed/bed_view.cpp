@@ -82,6 +82,7 @@ void BedView::follow(JobChange change) {
             boxes_[motif.id] = job::bounds(motif);
     }
     if (selected_ && !document_.job().motif(*selected_)) select({});
+    if (touches(change, JobChange::art)) highlight_.places.clear();
     update();
 }
 
@@ -117,6 +118,32 @@ void BedView::select(std::optional<job::Id> motif) {
 
 void BedView::highlight(const Highlight& highlight) {
     highlight_ = highlight;
+    update();
+}
+
+void BedView::pick_box(const QString& hint, std::function<void(geometry::Box)> take) {
+    stop_picking();
+    pick_box_ = std::move(take);
+    pick_hint_ = hint;
+    setCursor(Qt::CrossCursor);
+    setFocus();
+    update();
+}
+
+void BedView::pick_place(const QString& hint, std::function<void(geometry::Point)> take) {
+    stop_picking();
+    pick_place_ = std::move(take);
+    pick_hint_ = hint;
+    setCursor(Qt::CrossCursor);
+    setFocus();
+    update();
+}
+
+void BedView::stop_picking() {
+    pick_box_ = {};
+    pick_place_ = {};
+    rubber_band_ = {};
+    unsetCursor();
     update();
 }
 
@@ -157,6 +184,11 @@ void BedView::mousePressEvent(QMouseEvent* event) {
     if (event->button() == Qt::MiddleButton || (event->button() == Qt::LeftButton && space_held_)) {
         grip_ = Grip::view;
         setCursor(Qt::ClosedHandCursor);
+    } else if (event->button() == Qt::LeftButton && pick_box_) {
+        grip_ = Grip::box;
+        rubber_band_ = {event->position(), QSizeF()};
+    } else if (event->button() == Qt::LeftButton && pick_place_) {
+        pick_place_(camera_.to_bed(event->position()));
     } else if (event->button() == Qt::LeftButton) {
         select(motif_at(camera_.to_bed(event->position())));
         // What burns now must not move.
@@ -177,7 +209,10 @@ void BedView::mouseMoveEvent(QMouseEvent* event) {
         constexpr int drag = 1;
         move_selected({way.x() / camera_.scale, -way.y() / camera_.scale}, drag);
         grip_from_ = event->position();
-    } else if (grip_ == Grip::none) {
+    } else if (grip_ == Grip::box) {
+        rubber_band_ = QRectF(grip_from_, event->position()).normalized();
+        update();
+    } else if (grip_ == Grip::none && !picking()) {
         setCursor(space_held_                                   ? Qt::OpenHandCursor
                   : motif_at(camera_.to_bed(event->position())) ? Qt::SizeAllCursor
                                                                 : Qt::ArrowCursor);
@@ -185,9 +220,18 @@ void BedView::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void BedView::mouseReleaseEvent(QMouseEvent*) {
+    const Grip was = grip_;
     grip_ = Grip::none;
     document_.end_merge();
-    unsetCursor();
+    if (was == Grip::box && rubber_band_.width() > 3 && rubber_band_.height() > 3) {
+        geometry::Box box;
+        box.add(camera_.to_bed(rubber_band_.topLeft()));
+        box.add(camera_.to_bed(rubber_band_.bottomRight()));
+        const auto take = std::move(pick_box_);
+        stop_picking();
+        take(box);
+    }
+    if (!picking()) unsetCursor();
 }
 
 void BedView::keyPressEvent(QKeyEvent* event) {
@@ -197,6 +241,9 @@ void BedView::keyPressEvent(QKeyEvent* event) {
         if (!desk_.burning()) move_selected({x * step, y * step}, nudge);
     };
     switch (event->key()) {
+        case Qt::Key_Escape:
+            if (picking()) return stop_picking();
+            return QWidget::keyPressEvent(event);
         case Qt::Key_Left:
             return move(-1, 0);
         case Qt::Key_Right:
@@ -248,7 +295,9 @@ void BedView::paintEvent(QPaintEvent*) {
     draw_art(painter);
     draw_bounds_faults(painter);
     draw_selection(painter);
+    draw_places(painter);
     draw_head(painter);
+    draw_picking(painter);
     draw_hint(painter);
 }
 
@@ -392,11 +441,42 @@ void BedView::draw_head(QPainter& painter) const {
     painter.drawEllipse(at, 3, 3);
 }
 
+void BedView::draw_places(QPainter& painter) const {
+    if (highlight_.places.empty()) return;
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(QPen(roles_.attention, 2));
+    for (const geometry::Box& place : highlight_.places) {
+        // Never so small that it is overlooked.
+        const QRectF exact = rect_of(place, camera_).normalized().adjusted(-4, -4, 4, 4);
+        const QSizeF size = exact.size().expandedTo({18, 18});
+        const QRectF frame(exact.center() - QPointF(size.width(), size.height()) / 2, size);
+        painter.drawRoundedRect(frame, 5, 5);
+    }
+}
+
+void BedView::draw_picking(QPainter& painter) const {
+    if (!picking()) return;
+    if (!rubber_band_.isEmpty()) {
+        painter.setPen(QPen(roles_.accent, 1.2, Qt::DashLine));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRect(rubber_band_);
+    }
+    painter.setFont(theme::font(theme::normal));
+    const QString text = tr("%1 · Esc to leave").arg(pick_hint_);
+    const int wide = painter.fontMetrics().horizontalAdvance(text) + 28;
+    const QRectF badge((width() - wide) / 2.0, 28, wide, 28);
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(roles_.rail);
+    painter.drawRoundedRect(badge, 5, 5);
+    painter.setPen(roles_.rail_text);
+    painter.drawText(badge, Qt::AlignCenter, text);
+}
+
 void BedView::draw_hint(QPainter& painter) const {
     if (!document_.job().motifs.empty()) return;
     painter.setFont(theme::font(theme::large));
     painter.setPen(roles_.quiet);
-    painter.drawText(rect(), Qt::AlignCenter, tr("Drop a drawing here"));
+    painter.drawText(rect(), Qt::AlignCenter, tr("Drop a drawing or picture here"));
 }
 
 }  // namespace chalkline::app

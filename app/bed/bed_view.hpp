@@ -10,6 +10,7 @@
 #include "theme/theme.hpp"
 
 #include <QWidget>
+#include <functional>
 #include <optional>
 
 namespace chalkline::app {
@@ -28,6 +29,12 @@ class BedView : public QWidget {
     std::optional<job::Id> selected() const { return selected_; }
     void select(std::optional<job::Id> motif);
     void highlight(const Highlight& highlight);
+    /// The next box dragged or place clicked is given to `take` (bed mm) instead of choosing art; Esc gives up. `hint`
+    /// is shown meanwhile.
+    void pick_box(const QString& hint, std::function<void(geometry::Box)> take);
+    void pick_place(const QString& hint, std::function<void(geometry::Point)> take);
+    bool picking() const { return pick_box_ || pick_place_; }
+    void stop_picking();
     const Camera& camera() const { return camera_; }
     QSize minimumSizeHint() const override { return {420, 300}; }
 
@@ -57,6 +64,8 @@ class BedView : public QWidget {
     void draw_bounds_faults(QPainter& painter);
     void draw_selection(QPainter& painter) const;
     void draw_head(QPainter& painter) const;
+    void draw_places(QPainter& painter) const;
+    void draw_picking(QPainter& painter) const;
     void draw_hint(QPainter& painter) const;
 
     JobDocument& document_;
@@ -71,7 +80,11 @@ class BedView : public QWidget {
     Highlight highlight_;
     std::map<job::Id, geometry::Box> boxes_;  ///< of the motifs, bed mm
     std::optional<job::Id> selected_;
-    enum class Grip { none, motif, view } grip_ = Grip::none;
+    enum class Grip { none, motif, view, box } grip_ = Grip::none;
+    std::function<void(geometry::Box)> pick_box_;
+    std::function<void(geometry::Point)> pick_place_;
+    QString pick_hint_;
+    QRectF rubber_band_;
     bool space_held_ = false;
     QPointF grip_from_;
 };

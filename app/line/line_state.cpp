@@ -19,7 +19,10 @@ QString mm(double value) {
     return QString::fromStdString(format_number(value, value < 10 ? 1 : 0));
 }
 
-MarkFact art_fact(const job::Job& job, const Planned& planned) {
+MarkFact art_fact(const job::Job& job, const Planned& planned, int questions) {
+    if (questions > 0)
+        return {MarkState::attention,
+                questions == 1 ? tr("1 file waits for you") : tr("%1 files wait for you").arg(questions)};
     if (job.motifs.empty()) return {MarkState::not_yet, tr("nothing yet")};
     const auto count = job.motifs.size();
     QString fact = count == 1 ? tr("1 piece") : tr("%1 pieces").arg(count);
@@ -83,9 +86,9 @@ MarkFact burn_fact(const job::Job& job, const MachineLink& machine, const BurnDe
 }  // namespace
 
 LineFacts line_facts(const JobDocument& document, const PlanKeeper& plans, const MachineLink& machine,
-                     const BurnDesk& desk) {
+                     const BurnDesk& desk, int questions) {
     const job::Job& job = document.job();
-    return {art_fact(job, plans.planned()),   steps_fact(job),
+    return {art_fact(job, plans.planned(), questions),   steps_fact(job),
             stock_fact(job, plans.planned()), rehearse_fact(job, plans),
             frame_fact(job, machine, desk),   burn_fact(job, machine, desk)};
 }

@@ -23,9 +23,10 @@ struct MarkFact {
 };
 using LineFacts = std::array<MarkFact, mark_count>;
 
-/// What the line says now, computed from the job, the plan and the machine; never ticked by hand.
+/// What the line says now, computed from the job, the plan and the machine; never ticked by hand. `questions`: how many
+/// files wait for the maker's answer in the Art tray.
 LineFacts line_facts(const JobDocument& document, const PlanKeeper& plans, const MachineLink& machine,
-                     const BurnDesk& desk);
+                     const BurnDesk& desk, int questions);
 
 QString name(Mark mark);
 

@@ -3,7 +3,6 @@
 #include "document/job_document.hpp"
 #include "tasks/task_runner.hpp"
 
-#include <chalkline/machine/profile.hpp>
 #include <chalkline/surroundings/surroundings.hpp>
 #include <chalkline/wording/wording.hpp>
 
@@ -13,13 +12,12 @@
 
 namespace chalkline::app {
 
-/// Everything between the document and the disk: opening and saving jobs, bringing in art. Reading happens off the GUI
+/// Everything between the document and the disk: opening and saving jobs. Reading happens off the GUI
 /// thread; changes that were not saved are never thrown away unasked.
 class JobFiles : public QObject {
     Q_OBJECT
  public:
-    JobFiles(JobDocument& document, machine::MachineProfile machine, std::shared_ptr<const Surroundings> surroundings,
-             QWidget* window);
+    JobFiles(JobDocument& document, std::shared_ptr<const Surroundings> surroundings, QWidget* window);
 
     /// Jobs are opened, anything else is brought in as art.
     void open(const QStringList& paths);
@@ -33,16 +31,16 @@ class JobFiles : public QObject {
 
  Q_SIGNALS:
     void message(const chalkline::wording::Message& message);
-    /// Art was added or a job opened.
+    /// A job was opened.
     void opened();
+    /// Files that are no jobs were chosen.
+    void art_wanted(const QStringList& paths);
 
  private:
     void open_job(const QString& path);
-    void add_art(const QStringList& paths);
     void save_to(const QString& path, const std::function<void()>& then);
 
     JobDocument& document_;
-    machine::MachineProfile machine_;
     std::shared_ptr<const Surroundings> surroundings_;  ///< shared with reading that outlives the window
     QWidget* window_;
     TaskRunner reader_;

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mainwindow/main_window.hpp"
 
-#include "trays/art_tray.hpp"
+#include "trays/art/art_tray.hpp"
 #include "trays/burn_tray.hpp"
 #include "trays/frame_tray.hpp"
 #include "trays/rehearse_tray.hpp"
@@ -11,9 +11,12 @@
 #include <chalkline/ports/ports.hpp>
 
 #include <QApplication>
+#include <QBuffer>
+#include <QClipboard>
 #include <QCloseEvent>
 #include <QDragEnterEvent>
 #include <QHBoxLayout>
+#include <QImage>
 #include <QLineEdit>
 #include <QMimeData>
 #include <QPointer>
@@ -39,19 +42,25 @@ MainWindow::MainWindow(const WindowOptions& options)
       roles_(theme::light()),
       plans_(document_, options.profile),
       machine_(options.profile),
-      desk_(document_, plans_, machine_) {
+      desk_(document_, plans_, machine_),
+      art_(document_, options.profile, options.surroundings) {
     setObjectName("window");
     setWindowTitle("Chalkline");
     setAcceptDrops(true);
     setMinimumSize(1100, 700);
     resize(1280, 800);
     setStyleSheet(theme::style_sheet(roles_));
-    files_ = new JobFiles(document_, options.profile, options.surroundings, this);
+    files_ = new JobFiles(document_, options.surroundings, this);
     build();
     add_shortcuts();
     qApp->installEventFilter(this);
 
     connect(files_, &JobFiles::message, this, &MainWindow::show_message);
+    connect(files_, &JobFiles::art_wanted, &art_, qOverload<const QStringList&>(&ArtDesk::bring_in));
+    connect(&art_, &ArtDesk::message, this, &MainWindow::show_message);
+    connect(&art_, &ArtDesk::brought_in, this, [this] { choose(Mark::art); });
+    connect(&art_, &ArtDesk::changed, this, &MainWindow::show_line);
+    connect(&inbox_, &Inbox::changed, this, &MainWindow::show_line);
     connect(files_, &JobFiles::opened, this, [this] { choose(document_.job().stock ? Mark::steps : Mark::art); });
     connect(&sample_, &SampleMachine::serving, this, [this](const QString& port) { machine_.connect_to_sample(port); });
     // The simulated machine has no edges anyone could hurt: it finds home by itself and is ready to burn.
@@ -84,6 +93,8 @@ MainWindow::~MainWindow() {
     plans_.disconnect();
     machine_.disconnect();
     desk_.disconnect();
+    art_.disconnect();
+    inbox_.disconnect();
     qDeleteAll(findChildren<QWidget*>(Qt::FindDirectChildrenOnly));
 }
 
@@ -99,7 +110,7 @@ void MainWindow::build() {
     trays_ = new QStackedWidget(this);
     trays_->setFixedWidth(tray_width);
 
-    const TrayContext context{document_, plans_, machine_, desk_, *bed_, roles_};
+    const TrayContext context{document_, plans_, machine_, desk_, *bed_, art_, inbox_, roles_};
     const auto add_tray = [this](QWidget* tray) {
         auto* page = new QWidget;
         page->setObjectName("trayPage");
@@ -141,6 +152,7 @@ void MainWindow::build() {
     connect(top_, &TopBar::save_wanted, this, [this] { files_->save(); });
     connect(line_, &ChalkLine::chose, this, &MainWindow::choose);
     connect(art, &ArtTray::add_files_wanted, files_, &JobFiles::ask_and_open);
+    connect(art, &ArtTray::paste_wanted, this, &MainWindow::paste);
     connect(burn, &BurnTray::burn_wanted, this, &MainWindow::open_ready_sheet);
     connect(rail_, &MachineRail::connection_wanted, this, &MainWindow::open_connection_sheet);
     connect(steps_tray_, &StepsTray::refused, this,
@@ -153,6 +165,7 @@ void MainWindow::add_shortcuts() {
     };
     add(QKeySequence::New, [this] { files_->new_job(); });
     add(QKeySequence::Open, [this] { files_->ask_and_open(); });
+    add(QKeySequence::Paste, [this] { paste(); });
     add(QKeySequence::Save, [this] { files_->save(); });
     add(QKeySequence("Ctrl+Z"), [this] { document_.history().undo(); });
     add(QKeySequence("Ctrl+Shift+Z"), [this] { document_.history().redo(); });
@@ -175,8 +188,31 @@ void MainWindow::choose(Mark mark) {
 }
 
 void MainWindow::show_line() {
-    line_->show_facts(line_facts(document_, plans_, machine_, desk_));
+    line_->show_facts(line_facts(document_, plans_, machine_, desk_, questions_waiting()));
     setWindowTitle(document_.title() + " — Chalkline");
+}
+
+int MainWindow::questions_waiting() const {
+    return static_cast<int>(art_.too_large().size()) + static_cast<int>(art_.changed_files().size()) +
+           static_cast<int>(inbox_.arrived().size());
+}
+
+void MainWindow::paste() {
+    take_data(QApplication::clipboard()->mimeData());
+}
+
+/// Files, an SVG drawing or a picture, from the clipboard or dropped.
+void MainWindow::take_data(const QMimeData* dropped) {
+    if (const QStringList files = files_of(dropped); !files.isEmpty()) return files_->open(files);
+    for (const char* kind : {"image/svg+xml", "image/x-inkscape-svg", "application/pdf"})
+        if (dropped->hasFormat(kind)) return art_.bring_in(dropped->data(kind), tr("pasted"));
+    if (dropped->hasText() && dropped->text().trimmed().startsWith('<'))
+        return art_.bring_in(dropped->text().toUtf8(), tr("pasted"));
+    if (!dropped->hasImage()) return;
+    QByteArray png;
+    QBuffer buffer(&png);
+    buffer.open(QIODevice::WriteOnly);
+    if (qvariant_cast<QImage>(dropped->imageData()).save(&buffer, "PNG")) art_.bring_in(png, tr("pasted picture"));
 }
 
 void MainWindow::connect_sample_machine() {
@@ -274,12 +310,14 @@ bool MainWindow::eventFilter(QObject* watched, QEvent* event) {
 }
 
 void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
-    if (!files_of(event->mimeData()).isEmpty()) event->acceptProposedAction();
+    const QMimeData* dragged = event->mimeData();
+    const bool drawing = dragged->hasFormat("image/svg+xml") || dragged->hasImage();
+    if (drawing || !files_of(dragged).isEmpty()) event->acceptProposedAction();
 }
 
 void MainWindow::dropEvent(QDropEvent* event) {
     event->acceptProposedAction();
-    files_->open(files_of(event->mimeData()));
+    take_data(event->mimeData());
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {

@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "art/art_desk.hpp"
+#include "art/inbox.hpp"
 #include "bed/bed_view.hpp"
 #include "document/job_document.hpp"
 #include "document/plan_keeper.hpp"
@@ -13,6 +15,7 @@
 #include "trays/steps_tray.hpp"
 #include "widgets/message_strip.hpp"
 
+#include <QMimeData>
 #include <QScrollArea>
 #include <QStackedWidget>
 #include <QWidget>
@@ -41,6 +44,8 @@ class MainWindow : public QWidget {
     BedView& bed() { return *bed_; }
     ChalkLine& line() { return *line_; }
     JobFiles& files() { return *files_; }
+    ArtDesk& art() { return art_; }
+    Inbox& inbox() { return inbox_; }
     StepsTray& steps_tray() { return *steps_tray_; }
     void choose(Mark mark);
     /// Starts the simulated machine and connects to it.
@@ -57,6 +62,9 @@ class MainWindow : public QWidget {
     void build();
     void add_shortcuts();
     void show_line();
+    int questions_waiting() const;
+    void paste();
+    void take_data(const QMimeData* dropped);
     void open_connection_sheet();
     void open_ready_sheet();
     bool escape_pressed();
@@ -67,6 +75,8 @@ class MainWindow : public QWidget {
     PlanKeeper plans_;
     MachineLink machine_;
     BurnDesk desk_;
+    ArtDesk art_;
+    Inbox inbox_;
     SampleMachine sample_;
     JobFiles* files_ = nullptr;
     TopBar* top_ = nullptr;

@@ -100,6 +100,14 @@ QLineEdit:focus, QComboBox:focus { border: 2px solid @accent; padding: 3px 6px; 
 QLineEdit[wrong="true"] { border: 2px solid @attention; padding: 3px 6px; }
 QComboBox::drop-down { border: none; width: 18px; }
 QComboBox QAbstractItemView { background: @card; selection-background-color: @accent; selection-color: @accent_text; }
+QLabel[tone="place"] { color: @attention_text; }
+QLabel[tone="place"]:hover, QLabel[tone="place"]:focus { color: @accent; text-decoration: underline; }
+QToolButton { background: @card; border: 1px solid @hairline; border-radius: 5px; padding: 4px; color: @text; }
+QToolButton:checked { border: 2px solid @accent; }
+QToolButton:focus { border-color: @accent; }
+QSlider::groove:horizontal { height: 3px; background: @hairline; border-radius: 1px; }
+QSlider::handle:horizontal { width: 13px; margin: -6px 0; border-radius: 7px; background: @card; border: 1px solid @control; }
+QSlider::handle:horizontal:focus { border: 2px solid @accent; }
 QCheckBox { spacing: 7px; }
 QCheckBox::indicator { width: 15px; height: 15px; border: 1px solid @control; border-radius: 3px; background: @card; }
 QCheckBox::indicator:checked { background: @accent; border-color: @accent; image: url(:/icons/check.svg); }

@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "art/art_desk.hpp"
+#include "art/inbox.hpp"
 #include "bed/bed_view.hpp"
 #include "document/job_document.hpp"
 #include "document/plan_keeper.hpp"
@@ -17,6 +19,8 @@ struct TrayContext {
     MachineLink& machine;
     BurnDesk& desk;
     BedView& bed;
+    ArtDesk& art;
+    Inbox& inbox;
     const theme::Roles& roles;
 };
 

@@ -46,7 +46,7 @@ class WindowDriver {
         if (!enter.isAccepted()) return;
         QDropEvent event(place, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
         QApplication::sendEvent(window_.get(), &event);
-        wait_for([this] { return !window_->files().busy(); });
+        wait_for([this] { return !window_->files().busy() && !window_->art().busy(); });
     }
     bool wait_planned() {
         return wait_for([this] { return window_->plans().ready(); });

@@ -2,6 +2,7 @@
 #include "commands.hpp"
 #include "output.hpp"
 
+#include <chalkline/art/cleaning.hpp>
 #include <chalkline/base/file.hpp>
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/wording/wording.hpp>
@@ -71,6 +72,29 @@ Json art_json(const std::string& path, const art::Artwork& art) {
             {"inks", inks},
             {"pictures", pictures},
             {"warnings", warnings}};
+}
+
+/// The finds by kind: how many, what they save, where.
+Json finds_json(const art::Artwork& art) {
+    const auto finds = art::examine(art, art.read_with.limits);
+    Json list = Json::array();
+    for (int i = 0; i < art::fault_kinds; ++i) {
+        const auto fault = static_cast<art::Fault>(i);
+        Json places = Json::array();
+        double saved = 0;
+        for (const art::Find& find : finds) {
+            if (find.fault != fault) continue;
+            places.push_back(to_json(find.place));
+            saved += find.length;
+        }
+        if (places.empty()) continue;
+        list.push_back({{"fault", art::to_text(fault)},
+                        {"text", wording::describe(fault, static_cast<int>(places.size())).toStdString()},
+                        {"count", places.size()},
+                        {"saved_mm", number(saved)},
+                        {"places_mm", places}});
+    }
+    return list;
 }
 
 std::string amount(const art::InkSummary& ink) {
@@ -150,7 +174,8 @@ Result<void> draw(const art::Artwork& art, const ArtOptions& options) {
     painter.setRenderHint(QPainter::Antialiasing, !options.outline);
     const geometry::Transform to_px = geometry::Transform{scale, 0, 0, -scale, 0, art.page.y * scale};
     for (const art::PlacedPicture& picture : art.pictures)
-        if (!options.outline && (options.ink.empty() || options.ink == "picture" || to_text(picture.ink) == options.ink))
+        if (!options.outline &&
+            (options.ink.empty() || options.ink == "picture" || to_text(picture.ink) == options.ink))
             draw_picture(painter, picture, to_px);
     for (const art::Shape& shape : art.shapes) {
         if (!options.ink.empty() && to_text(shape.ink) != options.ink) continue;
@@ -181,10 +206,15 @@ int run_art(const ArtOptions& options, const Surroundings& surroundings) {
     for (const std::string& path : options.files) {
         const auto art = read_art(path, *read, surroundings);
         if (!art) return report(art.error(), options.json);
-        if (options.json)
+        if (options.json) {
             files.push_back(art_json(path, *art));
-        else
+            if (options.examine) files.back()["finds"] = finds_json(*art);
+        } else {
             print_summary(path, *art);
+            if (options.examine)
+                for (const Json& find : finds_json(*art))
+                    print_text("  " + find["text"].get<std::string>());
+        }
         if (!options.png.empty())
             if (auto drawn = draw(*art, options); !drawn) return report(drawn.error(), options.json);
     }

@@ -15,6 +15,7 @@ struct ArtOptions {
     double dpi = 96;
     bool outline = false;
     std::string ink;  ///< only this one, '#rrggbb:fill'
+    bool examine = false;
     ReadArguments read;
 };
 int run_art(const ArtOptions& options, const Surroundings& surroundings);

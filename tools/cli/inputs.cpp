@@ -3,6 +3,7 @@
 
 #include "output.hpp"
 
+#include <chalkline/art/cleaning.hpp>
 #include <chalkline/art/reader.hpp>
 #include <chalkline/base/file.hpp>
 #include <chalkline/base/units_text.hpp>
@@ -171,6 +172,22 @@ Result<art::ReadOptions> parse_read_options(const ReadArguments& arguments) {
     }
     if (arguments.text == "single-stroke") options.text = art::DrawnText::single_stroke;
     options.page = arguments.page;
+    if (!arguments.trace.empty()) {
+        art::TraceOptions trace{arguments.trace == "centre-lines", arguments.threshold, 0.2, arguments.smoothness};
+        if (!arguments.speck.empty()) {
+            const auto speck = length(arguments.speck);
+            if (!speck || !(speck->mm() >= 0)) return bad("--speck", arguments.speck);
+            trace.speck = speck->mm();
+        }
+        options.trace = trace;
+    }
+    for (const std::string& name : arguments.mend) {
+        const auto fault = art::parse_fault(name);
+        if (!fault && name != "all") return bad("--mend", name);
+        for (int i = 0; i < art::fault_kinds; ++i)
+            if (name == "all" || fault == static_cast<art::Fault>(i))
+                options.mend.push_back(static_cast<art::Fault>(i));
+    }
     return options;
 }
 
@@ -206,6 +223,7 @@ Result<Input> load_input(const std::string& path, const JobOptions& options, con
             return Input{std::make_shared<const std::string>(std::move(*bytes))};
         auto art = read_art(path, *read, surroundings);
         if (!art) return tl::unexpected(art.error());
+        if (auto fits = job::fits_bed(*art, machine); !fits) return tl::unexpected(fits.error());
         job = job::add_art({}, std::make_shared<const art::Artwork>(std::move(*art)), machine);
     }
     if (job) job = apply_options(std::move(*job), options, machine);

@@ -23,6 +23,11 @@ struct ReadArguments {
     std::string width;        ///< of pictures
     std::string text;         ///< "outline" or "single-stroke"
     int page = 1;
+    std::string trace;  ///< "outlines" or "centre-lines"
+    int threshold = 128;
+    double smoothness = 1;
+    std::string speck;
+    std::vector<std::string> mend;  ///< kinds of faults, or "all"
 };
 Result<art::ReadOptions> parse_read_options(const ReadArguments& arguments);
 

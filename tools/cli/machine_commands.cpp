@@ -70,7 +70,8 @@ Result<void> check(Work& work, const planning::ProgramLimits& limits) {
     return {};
 }
 
-Result<Work> work_for_burn(const MachineCommand& command, const machine::MachineProfile& machine, const Surroundings& surroundings) {
+Result<Work> work_for_burn(const MachineCommand& command, const machine::MachineProfile& machine,
+                           const Surroundings& surroundings) {
     auto input = load_input(command.file, command.job, machine, surroundings);
     if (!input) return tl::unexpected(input.error());
     Work work;
@@ -117,7 +118,8 @@ geometry::Box moved_box(const std::shared_ptr<const std::string>& text) {
     return box;
 }
 
-Result<Work> work_for_frame(const MachineCommand& command, const machine::MachineProfile& machine, const Surroundings& surroundings) {
+Result<Work> work_for_frame(const MachineCommand& command, const machine::MachineProfile& machine,
+                            const Surroundings& surroundings) {
     auto input = load_input(command.file, command.job, machine, surroundings);
     if (!input) return tl::unexpected(input.error());
     const geometry::Box box =

@@ -19,6 +19,17 @@ void add_read_options(CLI::App* command, ReadArguments& read) {
     command->add_option("--width", read.width, "width of a picture, instead of what its resolution says");
     command->add_option("--text", read.text, "letters of CAD drawings")
         ->check(CLI::IsMember({"outline", "single-stroke"}));
+    command->add_option("--trace", read.trace, "pictures become shapes")
+        ->check(CLI::IsMember({"outlines", "centre-lines"}));
+    command->add_option("--threshold", read.threshold, "of --trace: darker than this is drawn")
+        ->check(CLI::Range(1, 255))
+        ->capture_default_str();
+    command->add_option("--smooth", read.smoothness, "of --trace: 0 keeps every corner, 1.3 none")
+        ->check(CLI::Range(0.0, 1.34))
+        ->capture_default_str();
+    command->add_option("--speck", read.speck, "of --trace: spots smaller than this are passed over (default 0.2 mm)");
+    command->add_option("--mend", read.mend,
+                        "mend these faults: empty-fill, tiny-bit, doubled-line, doubled-outline, open-end; or all");
 }
 
 void add_job_options(CLI::App* command, JobOptions& options) {
@@ -52,7 +63,8 @@ int main(int argc, char** argv) {
 
     ArtOptions art;
     auto* art_command = app.add_subcommand("art", "what was read from drawings: inks, shapes, boxes in mm, warnings");
-    art_command->add_option("files", art.files, "drawings and pictures: SVG, DXF, PDF, PNG, JPEG, BMP, TIFF, WebP, GIF")->required();
+    art_command->add_option("files", art.files, "drawings and pictures: SVG, DXF, PDF, PNG, JPEG, BMP, TIFF, WebP, GIF")
+        ->required();
     art_command->add_flag("--json", art.json, "print JSON");
     art_command->add_option("--png", art.png, "draw what was read, page size × dpi");
     art_command->add_option("--dpi", art.dpi, "pixels an inch of --png")
@@ -60,6 +72,7 @@ int main(int argc, char** argv) {
         ->capture_default_str();
     art_command->add_flag("--outline", art.outline, "draw every path as a thin black line");
     art_command->add_option("--ink", art.ink, "draw one ink alone: '#rrggbb:fill'");
+    art_command->add_flag("--examine", art.examine, "look for faults: lines drawn twice, open ends and the like");
     add_read_options(art_command, art.read);
     art_command->callback([&] { result = run_art(art, surroundings); });
 
@@ -73,8 +86,9 @@ int main(int argc, char** argv) {
     plan_command->add_option("--seed", seed, "accepted for scripts; planning uses no chance");
     plan_command->add_option("-o,--output", plan.output, "write the program (G-code) here");
     plan_command->add_flag("--json", plan.json, "print JSON");
-    plan_command->callback(
-        [&] { result = plan_command->count("--recipe") > 0 ? later("--recipe", plan.json) : run_plan(plan, surroundings); });
+    plan_command->callback([&] {
+        result = plan_command->count("--recipe") > 0 ? later("--recipe", plan.json) : run_plan(plan, surroundings);
+    });
 
     PlanCommand check;
     auto* check_command = app.add_subcommand("check", "the checks alone; exit 1 when a blocking one fails");

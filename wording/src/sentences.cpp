@@ -123,7 +123,7 @@ constexpr std::array sentences{
     Sentence{"job.unknown-step", S("That step is no longer in the job"), S("Choose another one.")},
     Sentence{"job.larger-than-bed",
              S("The art is {width} × {height} mm and the bed only {bed_width} × {bed_height} mm"),
-             S("Make it smaller in your drawing program, or split it. Chalkline never changes its size silently.")},
+             S("Give it a scale, take a part of it alone, or split it. Chalkline never changes its size silently.")},
     Sentence{"job.no-picture-step", S("Pictures cannot be sent to a step yet"),
              S("Trace the picture to outlines, or leave it out.")},
     Sentence{"job.not-a-job", S("This is no Chalkline job"), S("Open a .chalk file, or add drawings as art.")},

@@ -113,6 +113,24 @@ QString describe(const Notice& notice) {
     return from_sentence(notice.code, notice.parameters).what;
 }
 
+QString describe(art::Fault fault, int count) {
+    const bool one = count == 1;
+    switch (fault) {
+        case art::Fault::empty_fill:
+            return one ? tr("1 fill without any area") : tr("%1 fills without any area").arg(count);
+        case art::Fault::tiny_bit:
+            return one ? tr("1 bit smaller than the beam") : tr("%1 bits smaller than the beam").arg(count);
+        case art::Fault::doubled_line:
+            return one ? tr("1 line drawn twice") : tr("%1 lines drawn twice").arg(count);
+        case art::Fault::doubled_outline:
+            return one ? tr("1 thick line with both edges drawn")
+                       : tr("%1 thick lines with both edges drawn").arg(count);
+        case art::Fault::open_end:
+            return one ? tr("1 pair of ends that nearly meet") : tr("%1 pairs of ends that nearly meet").arg(count);
+    }
+    return {};
+}
+
 Message describe(const planning::Check& check) {
     return from_sentence(check.code, check.parameters);
 }

@@ -30,6 +30,27 @@ std::vector<InkSummary> gather(const Artwork& artwork, Look look) {
 
 }  // namespace
 
+std::optional<std::size_t> shape_at(const Artwork& artwork, geometry::Point point, double reach) {
+    const auto near = [&](const geometry::Polyline& line) {
+        const std::size_t n = line.points.size();
+        for (std::size_t i = 0; i + 1 < n + line.closed; ++i) {
+            const geometry::Point a = line.points[i], way = line.points[(i + 1) % n] - a;
+            const double square = geometry::dot(way, way);
+            const double t = square > 0 ? std::clamp(geometry::dot(point - a, way) / square, 0.0, 1.0) : 0;
+            if (geometry::distance(point, a + way * t) <= reach) return true;
+        }
+        return false;
+    };
+    for (std::size_t i = artwork.shapes.size(); i-- > 0;) {
+        const Shape& shape = artwork.shapes[i];
+        const auto lines = shape.path.flatten({}, 0.05);
+        if (!geometry::bounds(lines).grown(reach).contains(point)) continue;
+        if (shape.ink.kind == InkKind::fill && geometry::contains({lines, shape.rule}, point)) return i;
+        if (std::any_of(lines.begin(), lines.end(), near)) return i;
+    }
+    return {};
+}
+
 Ink picture_ink(const raster::RgbImage& image) {
     // FNV-1a over the size and the pixels.
     std::uint32_t hash = 2166136261u;

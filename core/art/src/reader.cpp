@@ -6,6 +6,7 @@
 #include "page.hpp"
 #include "pdf/reader.hpp"
 #include "picture_reader.hpp"
+#include "trace/tracing.hpp"
 
 #include <chalkline/art/cleaning.hpp>
 #include <chalkline/art/reader.hpp>
@@ -24,11 +25,13 @@ Result<Artwork> read_format(const std::shared_ptr<const std::string>& bytes, con
     return fail(error::unknown_format);
 }
 
-void remove_shapes(Artwork& art, const std::vector<int>& removed) {
-    if (removed.empty()) return;
-    int index = 0;
+/// Numbers the shapes as read and takes out the removed ones.
+void number_shapes(Artwork& art, const std::vector<int>& removed) {
+    int number = 0;
+    for (Shape& shape : art.shapes)
+        shape.number = number++;
     std::erase_if(art.shapes,
-                  [&](const Shape&) { return std::binary_search(removed.begin(), removed.end(), index++); });
+                  [&](const Shape& shape) { return std::binary_search(removed.begin(), removed.end(), shape.number); });
 }
 
 Result<Artwork> read_with(std::shared_ptr<const std::string> bytes, const std::string& name,
@@ -45,8 +48,13 @@ Result<Artwork> read_with(std::shared_ptr<const std::string> bytes, const std::s
         return art;
     }
     if (options.scale != 1) art = scaled(std::move(*art), options.scale);
-    remove_shapes(*art, options.removed);
-    if (!options.mend.empty()) art = mended(std::move(*art), options.mend, options.limits);
+    if (options.trace) {
+        art = traced(std::move(*art), *options.trace, watch);
+        if (!art) return art;
+        if (art->empty()) return fail(error::nothing_drawable, {}, name);
+    }
+    number_shapes(*art, options.removed);
+    if (!options.mend.empty()) art = mended(std::move(*art), options.mend, options.limits, watch);
     art->name = name;
     art->read_with = options;
     art->source = std::move(bytes);

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/art/cleaning.hpp>
 #include <chalkline/art/reader.hpp>
 #include <chalkline/base/file.hpp>
 #include <chalkline/job/chalk_file.hpp>
@@ -6,6 +7,7 @@
 #include <nlohmann/json.hpp>
 #include <zip.h>
 
+#include <algorithm>
 #include <cmath>
 #include <iterator>
 #include <map>
@@ -167,6 +169,19 @@ Json read_options_to_json(const art::ReadOptions& options) {
     if (const auto& part = options.part) json["part_mm"] = {part->left, part->bottom, part->right, part->top};
     if (options.picture_width) json["picture_width_mm"] = *options.picture_width;
     if (options.text != ordinary.text) json["text"] = "single-stroke";
+    if (const auto& trace = options.trace)
+        json["trace"] = {{"centre_lines", trace->centre_lines},
+                         {"threshold", trace->threshold},
+                         {"speck_mm", trace->speck},
+                         {"smoothness", trace->smoothness}};
+    if (!options.removed.empty()) json["removed"] = options.removed;
+    for (const art::Fault fault : options.mend)
+        json["mend"].push_back(std::string(art::to_text(fault)));
+    if (options.limits != ordinary.limits)
+        json["limits_mm"] = {{"same", options.limits.same},
+                             {"smallest", options.limits.smallest},
+                             {"gap", options.limits.gap},
+                             {"thick", options.limits.thick}};
     return json;
 }
 
@@ -187,6 +202,20 @@ art::ReadOptions read_options_from_json(const Json& json) {
         options.part = geometry::Box{part->at(0), part->at(1), part->at(2), part->at(3)};
     if (json.contains("picture_width_mm")) options.picture_width = positive(json["picture_width_mm"]);
     if (json.value("text", "") == "single-stroke") options.text = art::DrawnText::single_stroke;
+    if (const auto trace = json.find("trace"); trace != json.end())
+        options.trace = art::TraceOptions{trace->at("centre_lines"), trace->at("threshold"), trace->at("speck_mm"),
+                                          trace->at("smoothness")};
+    for (const Json& index : json.value("removed", Json::array()))
+        options.removed.push_back(index);
+    std::sort(options.removed.begin(), options.removed.end());
+    for (const Json& name : json.value("mend", Json::array())) {
+        const auto fault = art::parse_fault(name.get<std::string>());
+        if (!fault) throw std::invalid_argument("mend " + name.dump());
+        options.mend.push_back(*fault);
+    }
+    if (const auto limits = json.find("limits_mm"); limits != json.end())
+        options.limits = {positive(limits->at("same")), positive(limits->at("smallest")), positive(limits->at("gap")),
+                          positive(limits->at("thick"))};
     return options;
 }
 

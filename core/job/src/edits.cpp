@@ -100,22 +100,43 @@ void route_new_inks(Job& job, const art::Artwork& art) {
 
 }  // namespace
 
-Result<Job> add_art(Job job, std::shared_ptr<const art::Artwork> art, const machine::MachineProfile& machine) {
-    const Box box = art::bounds(*art);
+Result<void> fits_bed(const art::Artwork& art, const machine::MachineProfile& machine) {
+    const Box box = art::bounds(art);
     constexpr double slack = 0.001;
-    if (box.width() > machine.width + slack || box.height() > machine.depth + slack) {
-        return fail(error::larger_than_bed,
-                    {{"width", format_number(box.width(), 1)},
-                     {"height", format_number(box.height(), 1)},
-                     {"bed_width", format_number(machine.width, 1)},
-                     {"bed_height", format_number(machine.depth, 1)}},
-                    art->name);
-    }
-    Box target = machine.bed();
-    if (job.stock) target = geometry::bounds(job.stock->outline());
-    const Point shift = target.centre() - box.centre();
+    if (box.width() <= machine.width + slack && box.height() <= machine.depth + slack) return {};
+    return fail(error::larger_than_bed,
+                {{"width", format_number(box.width(), 1)},
+                 {"height", format_number(box.height(), 1)},
+                 {"bed_width", format_number(machine.width, 1)},
+                 {"bed_height", format_number(machine.depth, 1)}},
+                art.name);
+}
+
+Job add_art(Job job, std::shared_ptr<const art::Artwork> art, const machine::MachineProfile& machine) {
+    const Box target = job.stock ? geometry::bounds(job.stock->outline()) : machine.bed();
+    const Point shift = target.centre() - art::bounds(*art).centre();
     job.motifs.push_back({++job.last_id, art, Transform::move(shift.x, shift.y)});
     route_new_inks(job, *art);
+    return job;
+}
+
+Result<Job> replace_art(Job job, Id id, std::shared_ptr<const art::Artwork> art, Anchor anchor) {
+    Motif* motif = find_motif(job, id);
+    if (!motif) return fail(error::unknown_motif);
+    const Point before = anchor == Anchor::page ? motif->art->origin * -1 : art::bounds(*motif->art).centre();
+    const Point after = anchor == Anchor::page ? art->origin * -1 : art::bounds(*art).centre();
+    const Point shift = before - after;
+    motif->art = art;
+    motif->place = motif->place * Transform::move(shift.x, shift.y);
+    route_new_inks(job, *art);
+    return job;
+}
+
+Result<Job> register_page(Job job, Id id, Point corner, double angle) {
+    Motif* motif = find_motif(job, id);
+    if (!motif) return fail(error::unknown_motif);
+    const Point origin = motif->art->origin;
+    motif->place = Transform::move(corner.x, corner.y) * Transform::turn(angle) * Transform::move(origin.x, origin.y);
     return job;
 }
 

@@ -11,7 +11,8 @@ using steps::StepKind;
 namespace {
 
 std::shared_ptr<const art::Artwork> art_of(
-    const std::string& inside, const std::string& size = "width='100mm' height='50mm' viewBox='0 0 100 50' stroke-width='0.1'") {
+    const std::string& inside,
+    const std::string& size = "width='100mm' height='50mm' viewBox='0 0 100 50' stroke-width='0.1'") {
     auto art = art::read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg' " + size + ">" +
                                                              inside + "</svg>"),
                          "test.svg");
@@ -20,7 +21,7 @@ std::shared_ptr<const art::Artwork> art_of(
 }
 
 Job job_of(const std::string& inside) {
-    return add_art({}, art_of(inside), {}).value();
+    return add_art({}, art_of(inside), {});
 }
 
 std::string plan_of(const Job& job) {
@@ -64,7 +65,7 @@ TEST_CASE("art arrives at true size in the middle of the stock or the bed") {
     CHECK(bounds(job_of("<rect width='20' height='10'/>")).centre() == geometry::Point{200, 150});
     Job job;
     job.stock = Stock{"Slate", Length::mm(8), {50, 60}, 40, 20, 0};
-    job = add_art(job, art_of("<rect x='70' width='20' height='10'/>"), {}).value();
+    job = add_art(job, art_of("<rect x='70' width='20' height='10'/>"), {});
     CHECK(bounds(job).centre().x == Approx(70));
     CHECK(bounds(job).centre().y == Approx(70));
     CHECK(bounds(job).width() == Approx(20));
@@ -72,17 +73,44 @@ TEST_CASE("art arrives at true size in the middle of the stock or the bed") {
 
 TEST_CASE("art larger than the bed is refused with both sizes, never shrunk") {
     const auto refused =
-        add_art({}, art_of("<rect width='401' height='5'/>", "width='500mm' height='50mm' viewBox='0 0 500 50'"), {});
+        fits_bed(*art_of("<rect width='401' height='5'/>", "width='500mm' height='50mm' viewBox='0 0 500 50'"), {});
     REQUIRE_FALSE(refused);
     CHECK(refused.error().code == job::error::larger_than_bed);
     CHECK(refused.error().parameters[0].second == "401");
     CHECK(refused.error().file == "test.svg");
 }
 
+TEST_CASE("art read again keeps its place and the steps of inks that still exist") {
+    Job job = job_of("<rect x='10' y='10' width='20' height='10' fill='#112233'/>");
+    const Id motif = job.motifs[0].id;
+    job = leave_out(job, {{0x11, 0x22, 0x33}, InkKind::fill});
+    const auto before = bounds(job);
+    const auto other = art_of(
+        "<rect x='10' y='10' width='20' height='10' fill='#112233'/><path d='M10 10H20' stroke='#445566' "
+        "fill='none'/>");
+    const Job after = replace_art(job, motif, other, Anchor::page).value();
+    CHECK(bounds(after) == before);
+    CHECK(after.left_out == job.left_out);
+    CHECK(after.steps.back().inks == std::vector<Ink>{{{0x44, 0x55, 0x66}, InkKind::line}});
+    CHECK_FALSE(replace_art(job, 999, other, Anchor::page));
+
+    const auto larger = art_of("<rect x='0' y='0' width='60' height='40' fill='#112233'/>");
+    const Job grown = replace_art(job, motif, larger, Anchor::middle).value();
+    CHECK(bounds(grown).centre().x == Approx(before.centre().x));
+    CHECK(bounds(grown).width() == Approx(60));
+}
+
+TEST_CASE("a page registered to a corner counts from there") {
+    Job job = job_of("<rect x='10' y='10' width='20' height='10'/>");
+    job = register_page(job, job.motifs[0].id, {5, 7}, 0).value();
+    CHECK(bounds(job).left == Approx(15));
+    CHECK(bounds(job).bottom == Approx(7 + 50 - 20));
+}
+
 TEST_CASE("a second drawing keeps what was routed and shares its steps") {
     Job job = job_of(plate);
     job = route_ink(job, {{0, 0, 0}, InkKind::fill}, job.steps[1].id).value();
-    job = add_art(job, art_of("<rect width='5' height='5'/><rect width='5' height='5' fill='#abcdef'/>"), {}).value();
+    job = add_art(job, art_of("<rect width='5' height='5'/><rect width='5' height='5' fill='#abcdef'/>"), {});
     CHECK(plan_of(job) == "engrave: #abcdef:fill; score: #1155cc:line #000000:fill; cut: #dd1166:line; ");
     CHECK(job.motifs.size() == 2);
 }

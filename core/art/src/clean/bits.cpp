@@ -9,7 +9,8 @@ constexpr double no_area = 1e-3;  // mm²
 
 }  // namespace
 
-std::vector<Find> cure_empty_fills(const Artwork& artwork, std::vector<Contour>& contours, const CleaningLimits&) {
+std::vector<Find> cure_empty_fills(const Artwork& artwork, std::vector<Contour>& contours, const CleaningLimits&,
+                                   const Watch&) {
     std::vector<Find> finds;
     for (Contour& contour : contours) {
         const Ink& ink = artwork.shapes[contour.shape].ink;
@@ -25,7 +26,8 @@ std::vector<Find> cure_empty_fills(const Artwork& artwork, std::vector<Contour>&
     return finds;
 }
 
-std::vector<Find> cure_tiny_bits(const Artwork& artwork, std::vector<Contour>& contours, const CleaningLimits& limits) {
+std::vector<Find> cure_tiny_bits(const Artwork& artwork, std::vector<Contour>& contours, const CleaningLimits& limits,
+                                 const Watch&) {
     std::vector<Find> finds;
     for (Contour& contour : contours) {
         const Ink& ink = artwork.shapes[contour.shape].ink;

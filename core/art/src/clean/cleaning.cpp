@@ -59,22 +59,22 @@ void put_back(Artwork& artwork, const std::vector<Contour>& contours) {
 
 }  // namespace clean
 
-std::vector<Find> examine(const Artwork& artwork, const CleaningLimits& limits) {
+std::vector<Find> examine(const Artwork& artwork, const CleaningLimits& limits, const Watch& watch) {
     std::vector<Find> finds;
     auto contours = clean::contours_of(artwork);
     for (const Kind& kind : kinds) {
-        auto found = kind.cure(artwork, contours, limits);
+        auto found = kind.cure(artwork, contours, limits, watch);
         finds.insert(finds.end(), found.begin(), found.end());
     }
     return finds;
 }
 
-Artwork mended(Artwork artwork, const std::vector<Fault>& wanted, const CleaningLimits& limits) {
+Artwork mended(Artwork artwork, const std::vector<Fault>& wanted, const CleaningLimits& limits, const Watch& watch) {
     auto contours = clean::contours_of(artwork);
     for (int i = 0; i < fault_kinds; ++i) {
         const auto fault = static_cast<Fault>(i);
         if (std::find(wanted.begin(), wanted.end(), fault) != wanted.end())
-            (void)kind_of(fault).cure(artwork, contours, limits);
+            (void)kind_of(fault).cure(artwork, contours, limits, watch);
     }
     clean::put_back(artwork, contours);
     return artwork;

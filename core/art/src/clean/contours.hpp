@@ -22,12 +22,12 @@ std::vector<Contour> contours_of(const Artwork& artwork);
 /// Puts the contours back. Shapes without contours left are dropped.
 void put_back(Artwork& artwork, const std::vector<Contour>& contours);
 
-/// Each looks at all contours, changes those at fault and reports what it found.
-using Cure = std::vector<Find> (*)(const Artwork&, std::vector<Contour>&, const CleaningLimits&);
-std::vector<Find> cure_empty_fills(const Artwork&, std::vector<Contour>&, const CleaningLimits&);
-std::vector<Find> cure_tiny_bits(const Artwork&, std::vector<Contour>&, const CleaningLimits&);
-std::vector<Find> cure_doubled_lines(const Artwork&, std::vector<Contour>&, const CleaningLimits&);
-std::vector<Find> cure_doubled_outlines(const Artwork&, std::vector<Contour>&, const CleaningLimits&);
-std::vector<Find> cure_open_ends(const Artwork&, std::vector<Contour>&, const CleaningLimits&);
+/// Each looks at all contours, changes those at fault and reports what it found. Gives up early when cancelled.
+using Cure = std::vector<Find> (*)(const Artwork&, std::vector<Contour>&, const CleaningLimits&, const Watch&);
+std::vector<Find> cure_empty_fills(const Artwork&, std::vector<Contour>&, const CleaningLimits&, const Watch&);
+std::vector<Find> cure_tiny_bits(const Artwork&, std::vector<Contour>&, const CleaningLimits&, const Watch&);
+std::vector<Find> cure_doubled_lines(const Artwork&, std::vector<Contour>&, const CleaningLimits&, const Watch&);
+std::vector<Find> cure_doubled_outlines(const Artwork&, std::vector<Contour>&, const CleaningLimits&, const Watch&);
+std::vector<Find> cure_open_ends(const Artwork&, std::vector<Contour>&, const CleaningLimits&, const Watch&);
 
 }  // namespace chalkline::art::clean

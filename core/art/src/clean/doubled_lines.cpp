@@ -164,7 +164,7 @@ class Layers {
 }  // namespace
 
 std::vector<Find> cure_doubled_lines(const Artwork& artwork, std::vector<Contour>& contours,
-                                     const CleaningLimits& limits) {
+                                     const CleaningLimits& limits, const Watch& watch) {
     std::map<Ink, std::vector<std::size_t>> by_ink;
     for (std::size_t i = 0; i < contours.size(); ++i) {
         const Ink& ink = artwork.shapes[contours[i].shape].ink;
@@ -176,7 +176,7 @@ std::vector<Find> cure_doubled_lines(const Artwork& artwork, std::vector<Contour
         std::stable_sort(order.begin(), order.end(),
                          [&](std::size_t a, std::size_t b) { return contours[a].length > contours[b].length; });
         const Layers layers(contours, order);
-        for (std::size_t rank = 0; rank < order.size(); ++rank) {
+        for (std::size_t rank = 0; rank < order.size() && !watch.cancelled(); ++rank) {
             Contour& contour = contours[order[rank]];
             const auto points = ring_points(contour.line);
             // Where lines merely touch or cross, a stretch about as long as the reach is near: that is no doubling.

@@ -64,7 +64,7 @@ bool could_be_edges(const Contour& outer, const Contour& inner, double thick) {
 }  // namespace
 
 std::vector<Find> cure_doubled_outlines(const Artwork& artwork, std::vector<Contour>& contours,
-                                        const CleaningLimits& limits) {
+                                        const CleaningLimits& limits, const Watch& watch) {
     namespace bg = boost::geometry;
     using TreePoint = bg::model::d2::point_xy<double>;
     using TreeBox = bg::model::box<TreePoint>;
@@ -84,7 +84,7 @@ std::vector<Find> cure_doubled_outlines(const Artwork& artwork, std::vector<Cont
         const bg::index::rtree<std::pair<TreeBox, std::size_t>, bg::index::quadratic<16>> tree(boxes);
         for (const std::size_t i : places) {
             Contour& outer = contours[i];
-            if (outer.gone) continue;
+            if (outer.gone || watch.cancelled()) continue;
             // Only rings whose lower left corner lies close to this one's can be its inner edge.
             const geometry::Box corner{outer.box.left, outer.box.bottom, outer.box.left + limits.thick * 1.05,
                                        outer.box.bottom + limits.thick * 1.05};

@@ -21,8 +21,8 @@ Find find_at(const Ink& ink, Point a, Point b) {
 }
 
 /// Ends of different lines that lie nearer to each other than the gap, each once.
-void report_gaps(const Ink& ink, const std::vector<Path>& before, const std::vector<geometry::JoinedPath>& after, double gap,
-                 std::vector<Find>& finds) {
+void report_gaps(const Ink& ink, const std::vector<Path>& before, const std::vector<geometry::JoinedPath>& after,
+                 double gap, std::vector<Find>& finds) {
     // What is joined no longer is an end: count by place.
     std::map<std::pair<double, double>, int> left;
     for (const auto& [path, first] : after) {
@@ -57,7 +57,8 @@ void report_gaps(const Ink& ink, const std::vector<Path>& before, const std::vec
 
 }  // namespace
 
-std::vector<Find> cure_open_ends(const Artwork& artwork, std::vector<Contour>& contours, const CleaningLimits& limits) {
+std::vector<Find> cure_open_ends(const Artwork& artwork, std::vector<Contour>& contours, const CleaningLimits& limits,
+                                 const Watch&) {
     std::map<Ink, std::vector<std::size_t>> open;
     for (std::size_t i = 0; i < contours.size(); ++i) {
         const Ink& ink = artwork.shapes[contours[i].shape].ink;
@@ -71,9 +72,9 @@ std::vector<Find> cure_open_ends(const Artwork& artwork, std::vector<Contour>& c
         for (const std::size_t i : places)
             pieces.push_back(geometry::path_of({contours[i].line}));
         const auto chains = geometry::join_ends(pieces, limits.gap);
-        const bool changed =
-            chains.size() < pieces.size() ||
-            std::any_of(chains.begin(), chains.end(), [](const geometry::JoinedPath& chain) { return chain.path.closed(); });
+        const bool changed = chains.size() < pieces.size() ||
+                             std::any_of(chains.begin(), chains.end(),
+                                         [](const geometry::JoinedPath& chain) { return chain.path.closed(); });
         if (!changed) continue;
         report_gaps(ink, pieces, chains, limits.gap, finds);
         for (const std::size_t i : places)

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "pdf/reader.hpp"
 
+#include "cairo_image.hpp"
 #include "pdf/document.hpp"
 #include "svg/reader.hpp"
 
@@ -40,6 +41,25 @@ Result<std::string> page_as_svg(PopplerPage* page, double width, double height) 
 
 }  // namespace
 
+/// The page drawn small, over white.
+raster::RgbImage thumbnail(PopplerPage* page, int longest) {
+    double width = 0, height = 0;
+    poppler_page_get_size(page, &width, &height);
+    const double scale = longest / std::max({width, height, 1.0});
+    const int columns = std::max(1, static_cast<int>(width * scale)),
+              rows = std::max(1, static_cast<int>(height * scale));
+    const std::unique_ptr<cairo_surface_t, Destroy> surface(
+        cairo_image_surface_create(CAIRO_FORMAT_RGB24, columns, rows));
+    {
+        const std::unique_ptr<cairo_t, Destroy> cairo(cairo_create(surface.get()));
+        cairo_set_source_rgb(cairo.get(), 1, 1, 1);
+        cairo_paint(cairo.get());
+        cairo_scale(cairo.get(), scale, scale);
+        poppler_page_render(page, cairo.get());
+    }
+    return image_of(surface.get());
+}
+
 Result<Artwork> read(const std::shared_ptr<const std::string>& bytes, const std::string& name,
                      const ReadOptions& options, const Outside& outside, const Watch& watch) {
     const auto document = Document::open(*bytes);
@@ -71,3 +91,20 @@ Result<Artwork> read(const std::shared_ptr<const std::string>& bytes, const std:
 }
 
 }  // namespace chalkline::art::pdf
+
+namespace chalkline::art {
+
+Result<std::vector<raster::RgbImage>> page_pictures(const std::string& bytes, int longest, int most_pages,
+                                                    const Watch& watch) {
+    const auto document = pdf::Document::open(bytes);
+    if (!document) return tl::unexpected(document.error());
+    std::vector<raster::RgbImage> pictures;
+    for (int number = 1; number <= std::min(document->pages(), most_pages); ++number) {
+        if (watch.cancelled()) return fail(chalkline::error::cancelled);
+        const pdf::Page page = document->page(number);
+        if (page) pictures.push_back(pdf::thumbnail(page.get(), longest));
+    }
+    return pictures;
+}
+
+}  // namespace chalkline::art

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "paint_server.hpp"
 
-#include <cairo.h>
+#include "cairo_image.hpp"
 
 #include <numeric>
 
@@ -209,20 +209,6 @@ Pattern tile_pattern(const std::vector<pugi::xml_node>& chain, const PaintedArea
     return pattern;
 }
 
-raster::RgbImage image_of(cairo_surface_t* surface, int width, int height) {
-    cairo_surface_flush(surface);
-    raster::RgbImage image(width, height, {255, 255, 255});
-    const unsigned char* data = cairo_image_surface_get_data(surface);
-    const int stride = cairo_image_surface_get_stride(surface);
-    for (int y = 0; y < height; ++y) {
-        const auto* row = reinterpret_cast<const std::uint32_t*>(data + static_cast<std::ptrdiff_t>(y) * stride);
-        for (int x = 0; x < width; ++x)
-            image.at(x, y) = {static_cast<std::uint8_t>(row[x] >> 16), static_cast<std::uint8_t>(row[x] >> 8),
-                              static_cast<std::uint8_t>(row[x])};
-    }
-    return image;
-}
-
 }  // namespace
 
 bool is_paint_server(const pugi::xml_node& element) {
@@ -283,7 +269,7 @@ std::optional<ServedPicture> paint_by_server(
     cairo_set_source(cairo.get(), paint.get());
     cairo_paint_with_alpha(cairo.get(), area.opacity);
     ServedPicture served;
-    auto image = std::make_shared<raster::RgbImage>(image_of(surface.get(), width, height));
+    auto image = std::make_shared<raster::RgbImage>(image_of(surface.get()));
     served.picture.ink = picture_ink(*image);
     served.picture.image = std::move(image);
     served.picture.place = {box.width(), 0, 0, -box.height(), box.left, box.top};

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/art/read_options.hpp>
 #include <chalkline/base/result.hpp>
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/machine/session.hpp>
@@ -21,6 +22,8 @@ struct Message {
 Message describe(const Error& error);
 /// One sentence without the count.
 QString describe(const Notice& notice);
+/// "3 lines drawn twice"
+QString describe(art::Fault fault, int count);
 Message describe(const planning::Check& check);
 Message describe(const planning::ProgramFault& fault);
 

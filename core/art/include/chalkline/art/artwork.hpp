@@ -20,6 +20,7 @@ struct Shape {
     geometry::FillRule rule = geometry::FillRule::non_zero;  ///< fills only
     double stroke_width = 0;                                 ///< lines only, mm as drawn
     int line = 0;                                            ///< line in the source file, 0 when unknown
+    int number = 0;                                          ///< counted as read, what `ReadOptions::removed` names
 };
 
 /// A picture lying on the page.
@@ -52,6 +53,7 @@ struct Artwork {
     geometry::Point origin;     ///< where the page's lower left corner lies in the drawing's own coordinates, mm
     std::vector<Shape> shapes;  ///< in painting order
     std::vector<PlacedPicture> pictures;
+    std::vector<PlacedPicture> traced_from;  ///< pictures that became shapes
     std::vector<Remark> remarks;
     bool unit_missing = false;                  ///< the file does not say its unit; `read_with.unit` was taken
     bool size_guessed = false;                  ///< a picture whose file does not say how large it is
@@ -62,6 +64,10 @@ struct Artwork {
 
     bool empty() const { return shapes.empty() && pictures.empty(); }
 };
+
+/// The topmost shape at a point of the page: a fill that holds it, or a line no farther than `reach`. Index into
+/// `shapes`.
+std::optional<std::size_t> shape_at(const Artwork& artwork, geometry::Point point, double reach);
 
 /// The ink of a picture.
 Ink picture_ink(const raster::RgbImage& image);

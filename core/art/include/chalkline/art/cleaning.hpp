@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/art/artwork.hpp>
+#include <chalkline/base/progress.hpp>
 
 #include <string_view>
 #include <vector>
@@ -16,11 +17,11 @@ struct Find {
     double length = 0;    ///< mm of line no longer burned; 0 where that is not the gain
 };
 
-/// Looks for every kind of fault. Nothing is changed.
-std::vector<Find> examine(const Artwork& artwork, const CleaningLimits& limits);
+/// Looks for every kind of fault. Nothing is changed. Incomplete when it was cancelled.
+std::vector<Find> examine(const Artwork& artwork, const CleaningLimits& limits, const Watch& watch = {});
 
 /// Mends the kinds asked for, in the order of `Fault`. Shapes without faults keep their exact curves.
-Artwork mended(Artwork artwork, const std::vector<Fault>& kinds, const CleaningLimits& limits);
+Artwork mended(Artwork artwork, const std::vector<Fault>& kinds, const CleaningLimits& limits, const Watch& watch = {});
 
 /// The shapes that lie wholly outside the region (page mm), as indices into `shapes`.
 std::vector<int> shapes_outside(const Artwork& artwork, const geometry::Region& region);

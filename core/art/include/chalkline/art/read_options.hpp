@@ -30,6 +30,15 @@ struct CleaningLimits {
     bool operator==(const CleaningLimits&) const = default;
 };
 
+/// How a picture becomes lines.
+struct TraceOptions {
+    bool centre_lines = false;  ///< single lines along the middle of strokes, in place of the outlines of dark areas
+    int threshold = 128;        ///< darker than this (0…255) is drawn
+    double speck = 0.2;         ///< mm; spots and stray lines smaller than this are passed over
+    double smoothness = 1;      ///< 0: every corner stays; 1: ordinary; 1.3: no corners
+    bool operator==(const TraceOptions&) const = default;
+};
+
 /// What the maker decides about reading one file. Kept with the art: the same bytes and options give the same art.
 struct ReadOptions {
     static constexpr double never = std::numeric_limits<double>::infinity();
@@ -41,8 +50,9 @@ struct ReadOptions {
     std::optional<geometry::Box> part;    ///< only what lies in this box of the page (mm) is taken
     std::optional<double> picture_width;  ///< mm; width of a picture file, in place of what its resolution says
     DrawnText text = DrawnText::outline;
-    std::vector<int> removed;  ///< shapes taken out, counted as they were read; rising
-    std::vector<Fault> mend;   ///< kinds of faults mended after that
+    std::optional<TraceOptions> trace;  ///< pictures become shapes
+    std::vector<int> removed;           ///< shapes taken out, counted as they were read; rising
+    std::vector<Fault> mend;            ///< kinds of faults mended after that
     CleaningLimits limits;
 
     bool operator==(const ReadOptions&) const = default;

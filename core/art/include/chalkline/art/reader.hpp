@@ -61,6 +61,10 @@ std::string_view format_of(std::string_view bytes);
 Result<Artwork> read(std::shared_ptr<const std::string> bytes, const std::string& name, const ReadOptions& options = {},
                      const Outside& outside = {}, const Watch& watch = {});
 
+/// Small pictures of the first pages of a PDF, `longest` pixels on their longer side. Errors as for reading it.
+Result<std::vector<raster::RgbImage>> page_pictures(const std::string& bytes, int longest, int most_pages,
+                                                    const Watch& watch = {});
+
 /// Reads the art again from what it keeps of itself, in another way. Linked files come from the art, not from outside.
 Result<Artwork> read_again(const Artwork& artwork, const ReadOptions& options, const Outside& outside,
                            const Watch& watch = {});

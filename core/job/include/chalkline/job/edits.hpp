@@ -18,10 +18,22 @@ inline constexpr std::string_view no_picture_step = "job.no-picture-step";
 
 /// Adds a motif at true size in the middle of the stock, or of the bed without one. Inks the job does not know yet are
 /// routed: fills to an engrave step, lines to a score step, and an ink whose closed line encloses everything else of
-/// the art is proposed as a cut. White fills are left out: they stand for the bare material; so
-/// are pictures, which no step burns yet. Steps that are missing
-/// are made in the order engrave, score, cut.
-Result<Job> add_art(Job job, std::shared_ptr<const art::Artwork> art, const machine::MachineProfile& machine);
+/// the art is proposed as a cut. White fills are left out: they stand for the bare material; so are pictures, which no
+/// step burns yet. Steps that are missing are made in the order engrave, score, cut.
+Job add_art(Job job, std::shared_ptr<const art::Artwork> art, const machine::MachineProfile& machine);
+
+/// An error that says both sizes when the art is larger than the bed.
+Result<void> fits_bed(const art::Artwork& art, const machine::MachineProfile& machine);
+
+/// Puts other art in a motif's place, such as the same file read again. What
+/// `anchor` names stays where it was on the bed. Inks that still exist keep their steps, new ones are routed as by
+/// `add_art`.
+enum class Anchor { page, middle };
+Result<Job> replace_art(Job job, Id motif, std::shared_ptr<const art::Artwork> art, Anchor anchor);
+
+/// Lays the art's page with its lower left corner on a place of the bed, turned by `angle` (radians): the drawing's
+/// own coordinates count from there.
+Result<Job> register_page(Job job, Id motif, geometry::Point corner, double angle);
 
 Result<Job> remove_motif(Job job, Id motif);
 /// Moves a motif on the bed by millimetres.

@@ -53,6 +53,8 @@ struct Job {
     Id last_id = 0;
 
     const Motif* motif(Id id) const;
+    /// The motif added last. REQUIRES: there is one.
+    Id last_motif() const { return motifs.back().id; }
     const Step* step(Id id) const;
 };
 

@@ -8,7 +8,8 @@
 
 namespace chalkline::app {
 
-/// What was brought in: every motif with its size, the place of the chosen one, and what is not burned as drawn.
+/// Everything about bringing art in: what waits for an answer, every motif with its size, and for the chosen one its
+/// place, how its file is read, what was found in it.
 class ArtTray : public QWidget {
     Q_OBJECT
  public:
@@ -16,16 +17,25 @@ class ArtTray : public QWidget {
 
  Q_SIGNALS:
     void add_files_wanted();
+    void paste_wanted();
 
  private:
     void follow(JobChange change);
     void rebuild();
+    void show_questions();
+    void ask_about_size();
+    void ask_about_units();
+    void ask_about_changes();
+    void ask_about_inbox();
+    void show_details();
+    void show_inbox();
     void show_place();
     void move_to(double x, double y);
+    const job::Motif* chosen() const;
 
     TrayContext context_;
-    QVBoxLayout* cards_;
-    QVBoxLayout* notes_;
+    QVBoxLayout *questions_, *cards_, *details_, *inbox_;
+    QLabel* busy_;
     QWidget* place_;
     ValueField *x_, *y_;
 };

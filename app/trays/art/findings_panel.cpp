@@ -1,0 +1,125 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "trays/art/findings_panel.hpp"
+
+#include "widgets/controls.hpp"
+#include "widgets/place_note.hpp"
+
+#include <chalkline/wording/wording.hpp>
+
+#include <QHBoxLayout>
+
+namespace chalkline::app {
+namespace {
+
+QString remark_text(const Notice& notice) {
+    QString text = wording::describe(notice);
+    if (notice.count > 1 && notice.line > 0)
+        text += FindingsPanel::tr(" (%1 places, first in line %2)").arg(notice.count).arg(notice.line);
+    else if (notice.count > 1)
+        text += FindingsPanel::tr(" (%1 places)").arg(notice.count);
+    else if (notice.line > 0)
+        text += FindingsPanel::tr(" (line %1)").arg(notice.line);
+    return text;
+}
+
+/// How long a line of this length takes in the step that burns the ink.
+double seconds_of(const job::Job& job, const Ink& ink, double length) {
+    double seconds = 0;
+    for (const job::Step& step : job.steps)
+        if (std::find(step.inks.begin(), step.inks.end(), ink) != step.inks.end())
+            seconds += length / step.settings.speed.mm_per_min() * 60 * step.settings.passes;
+    return seconds;
+}
+
+}  // namespace
+
+FindingsPanel::FindingsPanel(job::Id motif, const TrayContext& context, QWidget* parent)
+    : QWidget(parent), motif_(motif), context_(context), art_(context.document.job().motif(motif)->art) {
+    rows_ = new QVBoxLayout(this);
+    rows_->setContentsMargins(0, 0, 0, 0);
+    rows_->setSpacing(4);
+    add_remarks();
+    add_finds();
+}
+
+void FindingsPanel::light(std::vector<geometry::Box> on_page) {
+    const job::Motif* motif = context_.document.job().motif(motif_);
+    if (!motif) return;
+    Highlight highlight;
+    for (const geometry::Box& place : on_page) {
+        geometry::Box on_bed;
+        for (const auto corner : geometry::outline(place).points)
+            on_bed.add(motif->place(corner));
+        highlight.places.push_back(on_bed);
+    }
+    context_.bed.highlight(highlight);
+}
+
+void FindingsPanel::add_remarks() {
+    if (art_->remarks.empty()) return;
+    rows_->addWidget(make_label(tr("How it was read"), Tone::heading, this));
+    for (const art::Remark& remark : art_->remarks) {
+        auto* note = new PlaceNote(remark_text(remark.notice), !remark.places.empty(), this);
+        connect(note, &PlaceNote::chosen, this, [this, places = remark.places] { light(places); });
+        rows_->addWidget(note);
+    }
+}
+
+void FindingsPanel::add_finds() {
+    const auto* finds = context_.art.finds(motif_);
+    if (!finds || (finds->empty() && art_->read_with.mend.empty())) return;
+    rows_->addSpacing(8);
+    rows_->addWidget(make_label(tr("Cleaning"), Tone::heading, this));
+    for (int i = 0; i < art::fault_kinds; ++i) {
+        const auto fault = static_cast<art::Fault>(i);
+        std::vector<geometry::Box> places;
+        for (const art::Find& find : *finds)
+            if (find.fault == fault) places.push_back(find.place);
+        if (places.empty()) continue;
+        auto* row = new QHBoxLayout;
+        row->setSpacing(6);
+        auto* tick = new QCheckBox(this);
+        tick->setChecked(true);
+        const QString text = wording::describe(fault, static_cast<int>(places.size()));
+        tick->setAccessibleName(text);
+        kinds_[fault] = tick;
+        row->addWidget(tick);
+        auto* note = new PlaceNote(text, true, this);
+        connect(note, &PlaceNote::chosen, this, [this, places] { light(places); });
+        row->addWidget(note, 1);
+        rows_->addLayout(row);
+    }
+    if (!kinds_.empty()) {
+        add_saving(*finds);
+        auto* mend_button = make_button(tr("Mend"), ButtonLook::plain, this);
+        connect(mend_button, &QPushButton::clicked, this, &FindingsPanel::mend);
+        rows_->addWidget(mend_button, 0, Qt::AlignLeft);
+    } else {
+        rows_->addWidget(make_label(tr("Nothing left to mend"), Tone::quiet, this));
+    }
+}
+
+void FindingsPanel::add_saving(const std::vector<art::Find>& finds) {
+    double length = 0, seconds = 0;
+    for (const art::Find& find : finds) {
+        length += find.length;
+        seconds += seconds_of(context_.document.job(), find.ink, find.length);
+    }
+    if (length < 0.1) return;
+    rows_->addWidget(make_label(
+        tr("Mending saves %1 mm, about %2")
+            .arg(QString::fromStdString(format_number(length, 1)), wording::duration(Duration::seconds(seconds))),
+        Tone::quiet, this));
+}
+
+void FindingsPanel::mend() {
+    art::ReadOptions options = context_.art.options_of(motif_);
+    for (const auto& [fault, tick] : kinds_)
+        if (tick->isChecked() && std::find(options.mend.begin(), options.mend.end(), fault) == options.mend.end())
+            options.mend.push_back(fault);
+    std::sort(options.mend.begin(), options.mend.end());
+    context_.bed.highlight({});
+    context_.art.read_again(motif_, options, tr("Mend art"), job::Anchor::page);
+}
+
+}  // namespace chalkline::app

@@ -1,0 +1,81 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "trays/art/motif_card.hpp"
+
+#include <QMouseEvent>
+#include <QPainter>
+
+namespace chalkline::app {
+
+MotifCard::MotifCard(const job::Motif& motif, const TrayContext& context, QWidget* parent)
+    : QWidget(parent), id_(motif.id), art_(motif.art), context_(context) {
+    const auto box = art::bounds(*art_);
+    const auto inks = art::inks(*art_);
+    name_ = QString::fromStdString(art_->name);
+    fact_ = tr("%1 × %2 mm · %3")
+                .arg(QString::fromStdString(format_number(box.width(), 1)),
+                     QString::fromStdString(format_number(box.height(), 1)),
+                     inks.size() == 1 ? tr("1 ink") : tr("%1 inks").arg(inks.size()));
+    if (art_->pages > 1) fact_ += tr(" · page %1 of %2").arg(art_->read_with.page).arg(art_->pages);
+    setFixedHeight(54);
+    setFocusPolicy(Qt::StrongFocus);
+    setCursor(Qt::PointingHandCursor);
+    setAccessibleName(name_ + ", " + fact_);
+}
+
+void MotifCard::mousePressEvent(QMouseEvent*) {
+    context_.bed.select(id_);
+}
+
+void MotifCard::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Return || event->key() == Qt::Key_Space)
+        context_.bed.select(id_);
+    else
+        QWidget::keyPressEvent(event);
+}
+
+void MotifCard::paintEvent(QPaintEvent*) {
+    const auto& roles = context_.roles;
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const bool chosen = context_.bed.selected() == id_;
+    painter.setPen(QPen(chosen || hasFocus() ? roles.accent : roles.hairline, chosen ? 2 : 1));
+    painter.setBrush(roles.card);
+    painter.drawRoundedRect(QRectF(rect()).adjusted(1, 1, -1, -1), 7, 7);
+    const QRectF picture(12, 10, 44, 34);
+    painter.fillRect(picture, roles.bed);
+    draw_art_small(painter, picture.adjusted(3, 3, -3, -3), art_, layers_, roles);
+    painter.setFont(theme::font(theme::normal, QFont::DemiBold));
+    painter.setPen(roles.text);
+    const QRect text(68, 9, width() - 78, 18);
+    painter.drawText(text, Qt::AlignVCenter, painter.fontMetrics().elidedText(name_, Qt::ElideMiddle, text.width()));
+    painter.setFont(theme::font(theme::small));
+    painter.setPen(roles.quiet);
+    painter.drawText(text.translated(0, 18), Qt::AlignVCenter,
+                     painter.fontMetrics().elidedText(fact_, Qt::ElideRight, text.width()));
+}
+
+void draw_art_small(QPainter& painter, const QRectF& area, const std::shared_ptr<const art::Artwork>& art,
+                    ArtLayers& layers, const theme::Roles& roles) {
+    const auto box = art::bounds(*art);
+    if (box.empty()) return;
+    const double scale =
+        std::min(area.width() / std::max(1e-6, box.width()), area.height() / std::max(1e-6, box.height()));
+    const auto centre = box.centre();
+    const QTransform map(scale, 0, 0, -scale, area.center().x() - centre.x * scale,
+                         area.center().y() + centre.y * scale);
+    painter.save();
+    painter.setTransform(map, true);
+    for (const auto& placed : art->pictures)
+        draw_picture(painter, placed, layers.picture(placed.image));
+    for (const auto& layer : layers.of(art)) {
+        QPen pen(roles.burn[5], 1);
+        pen.setCosmetic(true);
+        if (layer.ink.kind == InkKind::fill)
+            painter.fillPath(layer.path, roles.burn[4]);
+        else
+            painter.strokePath(layer.path, pen);
+    }
+    painter.restore();
+}
+
+}  // namespace chalkline::app

@@ -1,0 +1,32 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "trays/tray_context.hpp"
+
+#include <QWidget>
+
+namespace chalkline::app {
+
+/// One motif: a small picture, its name, size and inks. Clicking chooses it on the bed.
+class MotifCard : public QWidget {
+    Q_OBJECT
+ public:
+    MotifCard(const job::Motif& motif, const TrayContext& context, QWidget* parent);
+
+ protected:
+    void mousePressEvent(QMouseEvent*) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void paintEvent(QPaintEvent*) override;
+
+ private:
+    job::Id id_;
+    std::shared_ptr<const art::Artwork> art_;
+    TrayContext context_;
+    QString name_, fact_;
+    ArtLayers layers_;
+};
+
+/// The art drawn into `area`, as large as fits: fills and lines in burn tones, pictures in greys.
+void draw_art_small(QPainter& painter, const QRectF& area, const std::shared_ptr<const art::Artwork>& art,
+                    ArtLayers& layers, const theme::Roles& roles);
+
+}  // namespace chalkline::app

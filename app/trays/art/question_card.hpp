@@ -1,0 +1,26 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "theme/theme.hpp"
+
+#include <QHBoxLayout>
+#include <QWidget>
+#include <functional>
+
+namespace chalkline::app {
+
+/// Something only the maker can decide: what it is about, and an answer to each button.
+class QuestionCard : public QWidget {
+    Q_OBJECT
+ public:
+    QuestionCard(const QString& title, const QString& text, const theme::Roles& roles, QWidget* parent);
+    void add_answer(const QString& text, std::function<void()> action);
+
+ protected:
+    void paintEvent(QPaintEvent*) override;
+
+ private:
+    const theme::Roles& roles_;
+    QLayout* answers_;
+};
+
+}  // namespace chalkline::app

@@ -1,0 +1,181 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "trays/art/reading_panel.hpp"
+
+#include <QHBoxLayout>
+#include <QPointer>
+#include <cmath>
+
+namespace chalkline::app {
+namespace {
+
+/// "1:50", "2:1"
+QString scale_text(double scale) {
+    const auto number = [](double value) { return QString::fromStdString(format_number(value, 4)); };
+    return scale < 1 ? "1:" + number(1 / scale) : number(scale) + ":1";
+}
+
+ValueField* make_scale_field(QWidget* parent) {
+    return new ValueField(
+        QObject::tr("Drawing scale"), [](const QString& text) { return parse_drawing_scale(text.toStdString()); },
+        scale_text, parent);
+}
+
+/// Where a box of the bed lies on the motif's page as it was drawn, before scale and part.
+geometry::Box on_page(const geometry::Box& on_bed, const job::Motif& motif) {
+    const auto& p = motif.place;
+    const double det = p.a * p.d - p.b * p.c;
+    const auto& options = motif.art->read_with;
+    geometry::Box box;
+    for (const auto corner : geometry::outline(on_bed).points) {
+        const geometry::Point q{corner.x - p.e, corner.y - p.f};
+        geometry::Point at{(p.d * q.x - p.c * q.y) / det, (p.a * q.y - p.b * q.x) / det};
+        at = at * (1 / options.scale);
+        if (options.part) at = at + geometry::Point{options.part->left, options.part->bottom};
+        box.add(at);
+    }
+    return box;
+}
+
+}  // namespace
+
+ReadingPanel::ReadingPanel(job::Id motif, const TrayContext& context, QWidget* parent)
+    : QWidget(parent), motif_(motif), context_(context), art_(context.document.job().motif(motif)->art) {
+    rows_ = new QVBoxLayout(this);
+    rows_->setContentsMargins(0, 0, 0, 0);
+    rows_->setSpacing(6);
+    if (art_->format == "svg" || art_->format == "pdf") add_strokes();
+    if (art_->format == "dxf") add_letters();
+    if (art_->format == "picture")
+        add_width();
+    else
+        add_scale();
+    if (art_->format != "picture") add_part();
+    add_registration();
+}
+
+QHBoxLayout* ReadingPanel::add_row(const QString& text) {
+    auto* row = new QHBoxLayout;
+    row->setSpacing(8);
+    row->addWidget(make_label(text, Tone::quiet, this), 1);
+    rows_->addLayout(row);
+    return row;
+}
+
+void ReadingPanel::change(const QString& name, const std::function<void(art::ReadOptions&)>& how, job::Anchor anchor) {
+    art::ReadOptions options = context_.art.options_of(motif_);
+    how(options);
+    context_.art.read_again(motif_, options, name, anchor);
+}
+
+void ReadingPanel::add_strokes() {
+    const bool never = std::isinf(art_->read_with.stroke_area);
+    auto* row = add_row(never ? tr("Every stroke is a line") : tr("Strokes this wide or wider are areas"));
+    if (never) {
+        auto* areas = make_button(tr("Wide ones as areas"), ButtonLook::link, this);
+        connect(areas, &QPushButton::clicked, this, [this] {
+            change(
+                tr("Strokes as areas"), [](auto& options) { options.stroke_area = art::ReadOptions().stroke_area; },
+                job::Anchor::page);
+        });
+        return row->addWidget(areas);
+    }
+    auto* width = make_length_field(tr("Width from which a stroke is an area"), this);
+    width->setFixedWidth(84);
+    width->show_value(art_->read_with.stroke_area);
+    connect(width, &ValueField::committed, this, [this](double mm) {
+        if (mm > 0)
+            change(
+                tr("Strokes as areas"), [mm](auto& options) { options.stroke_area = mm; }, job::Anchor::page);
+    });
+    row->addWidget(width);
+    auto* lines = make_button(tr("All as lines"), ButtonLook::link, this);
+    connect(lines, &QPushButton::clicked, this, [this] {
+        change(
+            tr("Strokes as lines"), [](auto& options) { options.stroke_area = art::ReadOptions::never; },
+            job::Anchor::page);
+    });
+    row->addWidget(lines);
+}
+
+void ReadingPanel::add_letters() {
+    const bool single = art_->read_with.text == art::DrawnText::single_stroke;
+    auto* row = add_row(single ? tr("Letters are single strokes") : tr("Letters are filled outlines"));
+    auto* other = make_button(single ? tr("As outlines") : tr("As single strokes"), ButtonLook::link, this);
+    connect(other, &QPushButton::clicked, this, [this, single] {
+        change(
+            tr("Letters"),
+            [single](auto& options) {
+                options.text = single ? art::DrawnText::outline : art::DrawnText::single_stroke;
+            },
+            job::Anchor::page);
+    });
+    row->addWidget(other);
+}
+
+void ReadingPanel::add_width() {
+    auto* row = add_row(art_->size_guessed && !art_->read_with.picture_width ? tr("Width (the file states none)")
+                                                                             : tr("Width"));
+    auto* width = make_length_field(tr("Width of the picture"), this);
+    width->setFixedWidth(92);
+    width->show_value(art_->page.x);
+    connect(width, &ValueField::committed, this, [this](double mm) {
+        if (mm > 0) change(tr("Picture width"), [mm](auto& options) { options.picture_width = mm; });
+    });
+    row->addWidget(width);
+}
+
+void ReadingPanel::add_scale() {
+    auto* row = add_row(tr("Drawing scale"));
+    auto* scale = make_scale_field(this);
+    scale->setFixedWidth(92);
+    scale->setToolTip(tr("Such as 1:50, 2:1 or 1/8in = 1ft"));
+    scale->show_value(art_->read_with.scale);
+    connect(scale, &ValueField::committed, this,
+            [this](double value) { change(tr("Drawing scale"), [value](auto& options) { options.scale = value; }); });
+    row->addWidget(scale);
+}
+
+void ReadingPanel::add_part() {
+    const bool whole = !art_->read_with.part;
+    auto* row = add_row(whole ? tr("All of the page") : tr("Only a part of the page"));
+    if (!whole) {
+        auto* all = make_button(tr("Take all"), ButtonLook::link, this);
+        connect(all, &QPushButton::clicked, this,
+                [this] { change(tr("Take all of the drawing"), [](auto& options) { options.part.reset(); }); });
+        row->addWidget(all);
+    }
+    auto* part = make_button(tr("Take a part…"), ButtonLook::link, this);
+    connect(part, &QPushButton::clicked, this, [this] {
+        // The panel may be gone by then: the bed calls back only while it lives.
+        context_.bed.pick_box(tr("Drag a box round the part to take"),
+                              [panel = QPointer<ReadingPanel>(this)](const geometry::Box& box) {
+                                  if (panel) panel->take_part(box);
+                              });
+    });
+    row->addWidget(part);
+}
+
+void ReadingPanel::take_part(const geometry::Box& on_bed) {
+    const job::Motif* motif = context_.document.job().motif(motif_);
+    if (!motif) return;
+    const geometry::Box part = on_page(on_bed, *motif);
+    change(
+        tr("Take a part"), [&part](auto& options) { options.part = part; }, job::Anchor::page);
+}
+
+void ReadingPanel::add_registration() {
+    auto* row = add_row(tr("Put the page's corner on"));
+    const auto add = [&](const QString& text, geometry::Point corner, double angle) {
+        auto* button = make_button(text, ButtonLook::link, this);
+        connect(button, &QPushButton::clicked, this, [this, corner, angle] {
+            (void)context_.document.edit(tr("Register page"),
+                                         job::register_page(context_.document.job(), motif_, corner, angle),
+                                         JobChange::place);
+        });
+        row->addWidget(button);
+    };
+    add(tr("bed"), {}, 0);
+    if (const auto& stock = context_.document.job().stock) add(tr("stock"), stock->corner, stock->angle);
+}
+
+}  // namespace chalkline::app

@@ -1,0 +1,36 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "trays/tray_context.hpp"
+#include "widgets/controls.hpp"
+
+#include <QVBoxLayout>
+#include <QWidget>
+
+namespace chalkline::app {
+
+/// How one motif's file is read: what is an area, its scale, its part, its page; and how its page lies on the bed.
+/// Each change reads the file again and can be undone.
+class ReadingPanel : public QWidget {
+    Q_OBJECT
+ public:
+    ReadingPanel(job::Id motif, const TrayContext& context, QWidget* parent);
+
+ private:
+    QHBoxLayout* add_row(const QString& text);
+    void add_strokes();
+    void add_letters();
+    void add_width();
+    void add_scale();
+    void add_part();
+    void add_registration();
+    void change(const QString& name, const std::function<void(art::ReadOptions&)>& how,
+                job::Anchor anchor = job::Anchor::middle);
+    void take_part(const geometry::Box& on_bed);
+
+    job::Id motif_;
+    TrayContext context_;
+    std::shared_ptr<const art::Artwork> art_;
+    QVBoxLayout* rows_;
+};
+
+}  // namespace chalkline::app
