@@ -186,7 +186,7 @@ def job(svg):
                 "line_pitch_mm": 0.1, "inks": inks}
 
     return {
-        "format": "chalkline-job", "version": 1, "last_id": 4,
+        "format": "chalkline-job", "version": 2, "last_id": 4,
         "motifs": [{"id": 1, "name": "plate.svg", "source": "sources/1-plate.svg", "place": place}],
         "steps": [step(2, "engrave", 70, 3200, 1, True, ["#000000:fill"]),
                   step(3, "score", 35, 2400, 1, False, ["#1565c0:line"]),

@@ -1,9 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/pictures/decoder.hpp>
 #include <chalkline/pictures/png.hpp>
 
 #include <catch2/catch.hpp>
 #include <unistd.h>
 
+#include <QBuffer>
+#include <QColorSpace>
 #include <QImage>
 #include <filesystem>
 
@@ -22,4 +25,100 @@ TEST_CASE("a picture is written with its physical size") {
     CHECK(read.dotsPerMeterX() == 10000);
     std::filesystem::remove(path);
     CHECK_FALSE(pictures::write_png(image, 10, "/nowhere/x.png"));
+}
+
+namespace {
+
+std::string encoded(const QImage& image, const char* format) {
+    QByteArray bytes;
+    QBuffer buffer(&bytes);
+    buffer.open(QIODevice::WriteOnly);
+    REQUIRE(image.save(&buffer, format, 100));
+    return bytes.toStdString();
+}
+
+QImage two_halves(QImage::Format format) {
+    QImage image(40, 20, format);
+    image.fill(Qt::black);
+    for (int y = 0; y < 20; ++y)
+        for (int x = 20; x < 40; ++x)
+            image.setPixelColor(x, y, Qt::white);
+    image.setDotsPerMeterX(10000);
+    image.setDotsPerMeterY(5000);
+    return image;
+}
+
+}  // namespace
+
+TEST_CASE("every picture format is decoded, in grey and colour, 8 and 16 bits") {
+    const pictures::Decoder decoder;
+    for (const char* format : {"png", "jpeg", "bmp", "tiff", "webp"}) {
+        for (const auto pixels : {QImage::Format_RGB32, QImage::Format_Grayscale8, QImage::Format_RGBA64}) {
+            INFO(format << " " << pixels);
+            const auto picture = decoder.decode(encoded(two_halves(pixels), format));
+            REQUIRE(picture);
+            CHECK(picture->image.width == 40);
+            CHECK(picture->image.height == 20);
+            CHECK(picture->image.pixels[5].green < 12);
+            CHECK(picture->image.pixels[35].green > 243);
+        }
+    }
+}
+
+TEST_CASE("resolution is taken from the file's own header, and only where it stands") {
+    const pictures::Decoder decoder;
+    for (const char* format : {"png", "bmp", "tiff", "jpeg"}) {
+        INFO(format);
+        const auto picture = decoder.decode(encoded(two_halves(QImage::Format_RGB32), format));
+        REQUIRE(picture);
+        REQUIRE(picture->pixels_per_mm);
+        CHECK(picture->pixels_per_mm->x == Approx(10).epsilon(0.01));
+        CHECK(picture->pixels_per_mm->y == Approx(5).epsilon(0.01));
+    }
+    const auto webp = decoder.decode(encoded(two_halves(QImage::Format_RGB32), "webp"));
+    REQUIRE(webp);
+    CHECK_FALSE(webp->pixels_per_mm);
+}
+
+TEST_CASE("a camera's turn is applied, with its resolution") {
+    std::string jpeg = encoded(two_halves(QImage::Format_RGB32), "jpeg");
+    // An EXIF part that says: turn a quarter clockwise (orientation 6).
+    const std::string tiff("II*\0\x08\0\0\0\x01\0\x12\x01\x03\0\x01\0\0\0\x06\0\0\0\0\0\0\0", 26);
+    const std::string exif = std::string("Exif\0\0", 6) + tiff;
+    const auto size = exif.size() + 2;
+    jpeg.insert(2, std::string("\xff\xe1") + static_cast<char>(size >> 8) + static_cast<char>(size & 255) + exif);
+    const auto picture = pictures::Decoder().decode(jpeg);
+    REQUIRE(picture);
+    CHECK(picture->image.width == 20);
+    CHECK(picture->image.height == 40);
+    CHECK(picture->image.pixels[5].green < 12);
+    CHECK(picture->image.pixels[20 * 35].green > 243);
+}
+
+TEST_CASE("what is transparent lies over white") {
+    QImage image(4, 1, QImage::Format_ARGB32);
+    image.fill(qRgba(0, 0, 0, 0));
+    image.setPixel(1, 0, qRgba(0, 0, 0, 255));
+    image.setPixel(2, 0, qRgba(255, 0, 0, 128));
+    const auto picture = pictures::Decoder().decode(encoded(image, "png"));
+    REQUIRE(picture);
+    CHECK(picture->image.pixels[0] == Rgb{255, 255, 255});
+    CHECK(picture->image.pixels[1] == Rgb{0, 0, 0});
+    CHECK(picture->image.pixels[2].red == 255);
+    CHECK(int{picture->image.pixels[2].green} == Approx(127).margin(1));
+}
+
+TEST_CASE("pictures too large, broken or unknown get an error before any memory is taken") {
+    const pictures::Decoder decoder;
+    std::string bomb = encoded(two_halves(QImage::Format_RGB32), "bmp");
+    const std::int32_t side = 100'000;
+    bomb.replace(18, 4, reinterpret_cast<const char*>(&side), 4);
+    bomb.replace(22, 4, reinterpret_cast<const char*>(&side), 4);
+    CHECK(decoder.decode(bomb).error().code == art::error::picture_too_large);
+    CHECK(decoder.decode("hello").error().code == art::error::picture_unknown);
+    CHECK(decoder.decode("<svg xmlns='http://www.w3.org/2000/svg'/>").error().code == art::error::picture_unknown);
+    const std::string png = encoded(two_halves(QImage::Format_RGB32), "png");
+    CHECK(decoder.decode(png.substr(0, 40)).error().code == art::error::picture_broken);
+    for (std::size_t cut = 0; cut < png.size(); cut += 3)
+        (void)decoder.decode(png.substr(0, cut));
 }

@@ -78,6 +78,7 @@ constexpr std::array sentences{
     Sentence{"art.unit-missing", S("The drawing does not say its unit: taken as {unit}"), ""},
     Sentence{"art.layers-off", S("Layers that are off or frozen are left out: {layers}"), ""},
     Sentence{"art.missing-block", S("A block the drawing uses is not in it: left out"), ""},
+    Sentence{"art.cut-short", S("The file ends too early: what came before is drawn"), ""},
     Sentence{"art.hatch-pattern", S("A hatch pattern is taken as an area to fill"), ""},
     // steps
     Sentence{"steps.power-out-of-range", S("Power {power} is not between 0 and 100 %"),

@@ -203,14 +203,33 @@ void ArtTray::ask_about_inbox() {
 // ---------------------------------------------------------------- the chosen motif
 
 void ArtTray::show_details() {
+    const job::Motif* motif = chosen();
+    const Shown now = motif ? Shown{motif->art, motif->id, context_.art.finds(motif->id) != nullptr} : Shown{};
+    if (now == shown_) return;
+    shown_ = now;
+    show_details_again();
+}
+
+void ArtTray::show_details_again() {
+    // The control in use is made again: the keys go on with it.
+    const QWidget* focused = window()->focusWidget();
+    const QString in_use = focused && isAncestorOf(focused) ? focused->accessibleName() : QString();
     empty(details_);
     const job::Motif* motif = chosen();
     if (!motif) return;
     const art::Artwork& art = *motif->art;
-    if (art.pages > 1) details_->addWidget(new PageChooser(motif->id, context_, this));
-    details_->addWidget(new ReadingPanel(motif->id, context_, this));
-    if (!art.pictures.empty() || art.read_with.trace) details_->addWidget(new TracePanel(motif->id, context_, this));
-    details_->addWidget(new FindingsPanel(motif->id, context_, this));
+    QList<QWidget*> panels;
+    if (art.pages > 1) panels << new PageChooser(motif->id, context_, this);
+    panels << new ReadingPanel(motif->id, context_, this);
+    if (!art.pictures.empty() || art.read_with.trace) panels << new TracePanel(motif->id, context_, this);
+    panels << new FindingsPanel(motif->id, context_, this);
+    for (QWidget* panel : panels)
+        details_->addWidget(panel);
+    if (in_use.isEmpty()) return;
+    for (QWidget* panel : panels)
+        for (auto* control : panel->findChildren<QWidget*>())
+            if (control->accessibleName() == in_use) return control->setFocus();
+    context_.bed.setFocus();
 }
 
 void ArtTray::show_inbox() {

@@ -28,12 +28,22 @@ class ArtTray : public QWidget {
     void ask_about_changes();
     void ask_about_inbox();
     void show_details();
+    void show_details_again();
     void show_inbox();
     void show_place();
     void move_to(double x, double y);
     const job::Motif* chosen() const;
 
+    /// What the details were made from; they are made again only when it changes.
+    struct Shown {
+        std::shared_ptr<const art::Artwork> art;
+        job::Id motif = 0;
+        bool examined = false;
+        bool operator==(const Shown&) const = default;
+    };
+
     TrayContext context_;
+    Shown shown_;
     QVBoxLayout *questions_, *cards_, *details_, *inbox_;
     QLabel* busy_;
     QWidget* place_;

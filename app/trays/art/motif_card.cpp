@@ -8,12 +8,12 @@ namespace chalkline::app {
 
 MotifCard::MotifCard(const job::Motif& motif, const TrayContext& context, QWidget* parent)
     : QWidget(parent), id_(motif.id), art_(motif.art), context_(context) {
-    const auto box = art::bounds(*art_);
+    box_ = art::bounds(*art_);
     const auto inks = art::inks(*art_);
     name_ = QString::fromStdString(art_->name);
     fact_ = tr("%1 × %2 mm · %3")
-                .arg(QString::fromStdString(format_number(box.width(), 1)),
-                     QString::fromStdString(format_number(box.height(), 1)),
+                .arg(QString::fromStdString(format_number(box_.width(), 1)),
+                     QString::fromStdString(format_number(box_.height(), 1)),
                      inks.size() == 1 ? tr("1 ink") : tr("%1 inks").arg(inks.size()));
     if (art_->pages > 1) fact_ += tr(" · page %1 of %2").arg(art_->read_with.page).arg(art_->pages);
     setFixedHeight(54);
@@ -43,7 +43,7 @@ void MotifCard::paintEvent(QPaintEvent*) {
     painter.drawRoundedRect(QRectF(rect()).adjusted(1, 1, -1, -1), 7, 7);
     const QRectF picture(12, 10, 44, 34);
     painter.fillRect(picture, roles.bed);
-    draw_art_small(painter, picture.adjusted(3, 3, -3, -3), art_, layers_, roles);
+    draw_art_small(painter, picture.adjusted(3, 3, -3, -3), art_, box_, layers_, roles);
     painter.setFont(theme::font(theme::normal, QFont::DemiBold));
     painter.setPen(roles.text);
     const QRect text(68, 9, width() - 78, 18);
@@ -55,8 +55,7 @@ void MotifCard::paintEvent(QPaintEvent*) {
 }
 
 void draw_art_small(QPainter& painter, const QRectF& area, const std::shared_ptr<const art::Artwork>& art,
-                    ArtLayers& layers, const theme::Roles& roles) {
-    const auto box = art::bounds(*art);
+                    const geometry::Box& box, ArtLayers& layers, const theme::Roles& roles) {
     if (box.empty()) return;
     const double scale =
         std::min(area.width() / std::max(1e-6, box.width()), area.height() / std::max(1e-6, box.height()));

@@ -21,12 +21,14 @@ class MotifCard : public QWidget {
     job::Id id_;
     std::shared_ptr<const art::Artwork> art_;
     TrayContext context_;
+    geometry::Box box_;
     QString name_, fact_;
     ArtLayers layers_;
 };
 
-/// The art drawn into `area`, as large as fits: fills and lines in burn tones, pictures in greys.
+/// What of the art lies in `shown` (page mm), drawn into `area` as large as fits: fills and lines in burn tones,
+/// pictures in greys.
 void draw_art_small(QPainter& painter, const QRectF& area, const std::shared_ptr<const art::Artwork>& art,
-                    ArtLayers& layers, const theme::Roles& roles);
+                    const geometry::Box& shown, ArtLayers& layers, const theme::Roles& roles);
 
 }  // namespace chalkline::app

@@ -26,10 +26,11 @@ class TracePanel::Proof : public QWidget {
         const QRectF left(0, 0, half, height()), right(half + 8, 0, half, height());
         for (const QRectF& side : {left, right})
             painter.fillRect(side, roles_.bed);
+        const geometry::Box page{0, 0, art_->page.x, art_->page.y};
         auto picture = std::make_shared<art::Artwork>();
         picture->pictures = art_->traced_from;
-        draw_art_small(painter, left.adjusted(4, 4, -4, -4), picture, layers_, roles_);
-        draw_art_small(painter, right.adjusted(4, 4, -4, -4), art_, layers_, roles_);
+        draw_art_small(painter, left.adjusted(4, 4, -4, -4), picture, page, layers_, roles_);
+        draw_art_small(painter, right.adjusted(4, 4, -4, -4), art_, page, layers_, roles_);
     }
 
  private:

@@ -20,16 +20,25 @@ class Ends {
         bool end;  ///< the piece's end, not its start
         Point at;
     };
-    /// The nearest free end, or nothing.
-    std::optional<End> nearest(Point at, const std::vector<bool>& used) const {
+    /// The nearest free end, or nothing. Ends of used pieces are forgotten on the way, and one that lies exactly there
+    /// is taken at once: a thousand lines that begin in one place cost no more than others.
+    std::optional<End> nearest(Point at, const std::vector<bool>& used) {
         std::optional<End> best;
         for (int dx = -1; dx <= 1; ++dx) {
             for (int dy = -1; dy <= 1; ++dy) {
                 const auto found = cells_.find(cell(at, dx, dy));
                 if (found == cells_.end()) continue;
-                for (const End& end : found->second)
-                    if (!used[end.piece] && distance(end.at, at) <= (best ? distance(best->at, at) : within_))
-                        best = end;
+                auto& ends = found->second;
+                for (std::size_t i = 0; i < ends.size();) {
+                    if (used[ends[i].piece]) {
+                        ends[i] = ends.back();
+                        ends.pop_back();
+                        continue;
+                    }
+                    if (distance(ends[i].at, at) <= (best ? distance(best->at, at) : within_)) best = ends[i];
+                    if (best && best->at == at) return best;
+                    ++i;
+                }
             }
         }
         return best;

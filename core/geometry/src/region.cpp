@@ -127,7 +127,7 @@ double covered_area(const std::vector<Region>& regions) {
             area += signed_area(ring);
         return area;
     }
-    const double pitch = climb / most_crossings;
+    const double pitch = box.height() / std::ceil(box.height() * most_crossings / climb);
     for (const ScanRow& row : rows_from(box.bottom + pitch / 2, box.top, regions, pitch))
         for (const Stretch& stretch : row.stretches)
             area += (stretch.to - stretch.from) * pitch;

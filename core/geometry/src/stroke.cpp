@@ -58,11 +58,14 @@ class Outliner {
 
     /// The left side around the corner from direction `in` to direction `out`.
     void corner(std::vector<Point>& ring, Point at, Point in, Point out, double shorter) const {
-        const double turn = std::atan2(cross(in, out), geometry::dot(in, out));  // to the left is positive
+        double turn = std::atan2(cross(in, out), geometry::dot(in, out));  // to the left is positive
+        constexpr double back = 3.13;                                      // straight back: both sides are outer ones
+        if (turn > back) turn = -turn;
         const Point from = at + aside(in), to = at + aside(out);
         if (turn > 0) {  // inner side
             const double reach = half_ * std::tan(turn / 2);
-            if (turn < 3 && reach < shorter) {
+            // Only where the corners at both ends of a segment leave some of it.
+            if (2 * reach < shorter) {
                 ring.push_back(from - in * reach);
             } else {
                 ring.insert(ring.end(), {from, at, to});
@@ -73,7 +76,7 @@ class Outliner {
         constexpr double smooth = 0.2;  // radians: a bend of a flattened curve, not a corner
         if (pen_.join == LineJoin::round || turn > -smooth) {
             arc(ring, at, aside(in), turn);
-        } else if (pen_.join == LineJoin::miter && turn > -3.13 && 1 / std::cos(turn / 2) <= pen_.miter_limit) {
+        } else if (pen_.join == LineJoin::miter && turn > -back && 1 / std::cos(turn / 2) <= pen_.miter_limit) {
             ring.push_back(from + in * (half_ * std::tan(-turn / 2)));
         }
         ring.push_back(to);

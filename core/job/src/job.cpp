@@ -48,6 +48,15 @@ geometry::Box bounds(const Motif& motif) {
     geometry::Box box;
     for (const art::Shape& shape : motif.art->shapes)
         box.add(geometry::bounds(shape.path.flatten(motif.place)));
+    for (const art::PlacedPicture& picture : motif.art->pictures) {
+        art::PlacedPicture on_bed = picture;
+        on_bed.place = motif.place * picture.place;
+        if (on_bed.clip)
+            for (auto& ring : on_bed.clip->rings)
+                for (auto& point : ring.points)
+                    point = motif.place(point);
+        box.add(art::bounds(on_bed));
+    }
     return box;
 }
 

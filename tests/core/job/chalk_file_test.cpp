@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/art/reader.hpp>
 #include <chalkline/base/file.hpp>
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
@@ -46,6 +47,44 @@ TEST_CASE("a job is saved and opened again the same, byte by byte") {
     CHECK(again.stock == job.stock);
     CHECK(again.motifs[0].place == job.motifs[0].place);
     CHECK(again.motifs[0].art == again.motifs[1].art);
+}
+
+TEST_CASE("how art was read is kept, each way of reading a file its own") {
+    Job job = sample();
+    art::ReadOptions options;
+    options.scale = 0.25;
+    options.stroke_area = art::ReadOptions::never;
+    options.part = geometry::Box{0, 0, 80, 102};
+    options.removed = {0, 2};
+    options.mend = {art::Fault::doubled_line, art::Fault::open_end};
+    options.limits.gap = 0.4;
+    options.unit = 25.4;
+    options.page = 2;
+    options.picture_width = 33;
+    options.text = art::DrawnText::single_stroke;
+    auto other = art::read_again(*job.motifs[0].art, options, {});
+    REQUIRE(other);
+    other->linked.push_back({"pear.png", std::make_shared<const std::string>("bytes")});
+    job.motifs.push_back({++job.last_id, std::make_shared<const art::Artwork>(*other), {}});
+    const std::string bytes = to_chalk(job).value();
+    const Job again = parse_chalk(bytes, "x").value();
+    CHECK(again.motifs[1].art->read_with == options);
+    CHECK(again.motifs[0].art->read_with == art::ReadOptions{});
+    REQUIRE(again.motifs[1].art->linked.size() == 1);
+    CHECK(*again.motifs[1].art->linked[0].bytes == "bytes");
+    CHECK(to_chalk(again).value() == bytes);
+    options.trace = art::TraceOptions{true, 90, 0.5, 0.3};
+    other->read_with = options;
+    job.motifs[1].art = std::make_shared<const art::Artwork>(*other);
+    const Job traced = parse_chalk(to_chalk(job).value(), "x").value();
+    CHECK(traced.motifs[1].art->read_with == options);
+}
+
+TEST_CASE("a job of version 1 opens as it was: every stroke a line") {
+    const Job job = load(CHALKLINE_DATA "/job-v1.chalk").value();
+    REQUIRE(job.motifs.size() == 1);
+    CHECK(job.motifs[0].art->read_with.stroke_area == art::ReadOptions::never);
+    CHECK(bounds(job).width() == Approx(154).margin(0.01));
 }
 
 TEST_CASE("names from hostile drawings stay names") {

@@ -22,9 +22,9 @@ namespace {
 
 job::Job job_of(const std::string& inside) {
     auto art =
-        art::read(std::make_shared<const std::string>(
-                      "<svg xmlns='http://www.w3.org/2000/svg' width='400mm' height='300mm' viewBox='0 0 400 300' stroke-width='0.1'>" +
-                      inside + "</svg>"),
+        art::read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg' width='400mm' "
+                                                      "height='300mm' viewBox='0 0 400 300' stroke-width='0.1'>" +
+                                                      inside + "</svg>"),
                   "t.svg");
     REQUIRE(art);
     return job::add_art({}, std::make_shared<const art::Artwork>(std::move(*art)), {});

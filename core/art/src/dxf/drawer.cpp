@@ -17,7 +17,7 @@ using geometry::Point;
 using geometry::Transform;
 
 constexpr int deepest_blocks = 32;
-constexpr std::size_t most_drawn = 5'000'000;  // entities, those of repeated blocks counted each time
+constexpr std::size_t most_drawn = 2'000'000;  // entities, those of repeated blocks counted each time
 
 double radians(double degrees) {
     return degrees * std::numbers::pi / 180;

@@ -78,6 +78,9 @@ class Sorter {
             }
             if (cancelled_) return fail(chalkline::error::cancelled);
         }
+        // The entity at the break is only half there.
+        drawing_.cut_short = groups_.broken() || unfinished_;
+        if (groups_.broken() && !drawing_.entities.empty()) drawing_.entities.pop_back();
         if (groups_.broken() && drawing_.entities.empty())
             return fail(error::broken_dxf, {{"reason", "group"}}, {}, groups_.line());
         return std::move(drawing_);
@@ -174,6 +177,7 @@ class Sorter {
             if (has_parts && at("SEQEND")) (void)read_entity();
             list.push_back(std::move(entity));
         }
+        unfinished_ = unfinished_ || !group_;
     }
 
     GroupReader groups_;
@@ -182,6 +186,7 @@ class Sorter {
     Drawing drawing_;
     std::size_t count_ = 0;
     bool cancelled_ = false;
+    bool unfinished_ = false;  ///< the file ends among entities
 };
 
 void append_utf8(std::string& text, char32_t letter) {

@@ -43,6 +43,7 @@ struct TextLook {
 
 struct Drawing {
     std::optional<double> unit;  ///< mm of a drawing unit, where it is stated
+    bool cut_short = false;      ///< the file ends before it should
     bool utf8 = true;            ///< texts are UTF-8; otherwise Windows-1252
     std::map<std::string, Layer, std::less<>> layers;
     std::map<std::string, TextLook, std::less<>> looks;

@@ -66,6 +66,7 @@ Result<Artwork> read(std::string_view bytes, const std::string& name, const Read
     transform(art, Transform::scale(unit, unit));
     drop_absurd(art);
     join_lines(art);
+    if (drawing->cut_short) art.remarks.push_back({{std::string(notice::cut_short), {}, 1, 0}, {}});
     art.unit_missing = !drawing->unit;
     if (art.unit_missing && !options.unit)
         art.remarks.push_back({{std::string(notice::unit_missing), {{"unit", "mm"}}, 1, 0}, {}});

@@ -244,8 +244,8 @@ std::optional<ServedPicture> paint_by_server(
     const double allowed = std::min(most_dots, most_dots_in_all - taken);
     if (allowed < 1) return {};
     const double scale = dots_per_px * std::min(1.0, std::sqrt(allowed / wanted));
-    const int width = std::clamp(static_cast<int>(std::ceil(box.width() * scale)), 1, 30000);
-    const int height = std::clamp(static_cast<int>(std::ceil(box.height() * scale)), 1, 30000);
+    const int width = std::clamp(static_cast<int>(std::ceil(box.width() * scale - 1e-6)), 1, 30000);
+    const int height = std::clamp(static_cast<int>(std::ceil(box.height() * scale - 1e-6)), 1, 30000);
     const Transform to_dots =
         Transform::scale(width / box.width(), height / box.height()) * Transform::move(-box.left, -box.bottom);
 

@@ -46,6 +46,7 @@ inline constexpr std::string_view picture_size_guessed = "art.picture-size-guess
 inline constexpr std::string_view unit_missing = "art.unit-missing";
 inline constexpr std::string_view layers_off = "art.layers-off";
 inline constexpr std::string_view missing_block = "art.missing-block";
+inline constexpr std::string_view cut_short = "art.cut-short";
 inline constexpr std::string_view hatch_pattern = "art.hatch-pattern";
 }  // namespace notice
 

@@ -17,7 +17,7 @@ struct Region {
 bool contains(const Region& region, Point p);
 
 /// Area covered by all regions together, overlaps counted once, mm². Exact (coordinates to 1e-4 mm) up to some ten
-/// thousand points; beyond, summed along millions of scan line crossings, which is good to a thousandth.
+/// thousand points; beyond, summed along millions of scan line crossings, which is good to a few thousandths.
 double covered_area(const std::vector<Region>& regions);
 
 /// A stretch of one scan line, from < to, mm.

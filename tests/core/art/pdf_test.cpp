@@ -1,0 +1,109 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "doubles.hpp"
+#include "drawings.hpp"
+
+using namespace chalkline;
+using namespace chalkline::art;
+using namespace drawings;
+
+namespace {
+
+/// A PDF with one page for each content, 144 × 72 pt.
+std::string pdf(const std::vector<std::string>& contents) {
+    std::string kids;
+    for (std::size_t i = 0; i < contents.size(); ++i)
+        kids += std::to_string(3 + 2 * i) + " 0 R ";
+    std::vector<std::string> objects{
+        "<</Type/Catalog/Pages 2 0 R>>",
+        "<</Type/Pages/Count " + std::to_string(contents.size()) + "/Kids[" + kids + "]/MediaBox[0 0 144 72]>>"};
+    for (const std::string& content : contents) {
+        objects.push_back("<</Type/Page/Parent 2 0 R/Resources<<>>/Contents " + std::to_string(objects.size() + 2) +
+                          " 0 R>>");
+        objects.push_back("<</Length " + std::to_string(content.size()) + ">>stream\n" + content + "\nendstream");
+    }
+    std::string file = "%PDF-1.4\n", table;
+    for (std::size_t i = 0; i < objects.size(); ++i) {
+        char entry[32];
+        std::snprintf(entry, sizeof entry, "%010zu 00000 n \n", file.size());
+        table += entry;
+        file += std::to_string(i + 1) + " 0 obj\n" + objects[i] + "\nendobj\n";
+    }
+    const std::string start = std::to_string(file.size()), size = std::to_string(objects.size() + 1);
+    return file + "xref\n0 " + size + "\n0000000000 65535 f \n" + table + "trailer<</Size " + size +
+           "/Root 1 0 R>>\nstartxref\n" + start + "\n%%EOF\n";
+}
+
+const std::string two_shapes = "0.2 0.4 0.6 rg 36 18 36 36 re f 1 0 0 RG 0.3 w 0 0 m 144 72 l S";
+
+}  // namespace
+
+TEST_CASE("a PDF page is read at true size with exact colours") {
+    const auto art = read_text(pdf({two_shapes}));
+    REQUIRE(art);
+    CHECK(art->format == "pdf");
+    CHECK(art->page.x == Approx(50.8).margin(1e-3));
+    CHECK(art->page.y == Approx(25.4).margin(1e-3));
+    const auto fill = summary_of(*art, "#336699:fill");
+    check_box(fill.box, {12.7, 6.35, 25.4, 19.05});
+    CHECK(fill.area == Approx(12.7 * 12.7).epsilon(1e-3));
+    CHECK(summary_of(*art, "#ff0000:line").length == Approx(std::hypot(50.8, 25.4)).epsilon(1e-3));
+}
+
+TEST_CASE("clips, wide strokes and dashes of a PDF") {
+    const auto art = read_text(pdf({"q 0 0 72 72 re W n 0 0 144 36 re f Q 0 0 1 RG 72 w 108 0 m 108 72 l S"}));
+    REQUIRE(art);
+    CHECK(summary_of(*art, "#000000:fill").area == Approx(25.4 * 12.7).epsilon(1e-3));
+    CHECK(summary_of(*art, "#0000ff:fill").area == Approx(25.4 * 25.4).epsilon(1e-3));
+}
+
+TEST_CASE("the page asked for is read, and pages can be looked at") {
+    const std::string file = pdf({two_shapes, "0 1 0 rg 0 0 72 72 re f", two_shapes});
+    ReadOptions second;
+    second.page = 2;
+    const auto art = read_text(file, second);
+    REQUIRE(art);
+    CHECK(art->pages == 3);
+    CHECK(summary_of(*art, "#00ff00:fill").area == Approx(25.4 * 25.4).epsilon(1e-3));
+    second.page = 4;
+    CHECK(read_text(file, second).error().code == art::error::no_such_page);
+    const auto pictures = page_pictures(file, 60, 2);
+    REQUIRE(pictures);
+    REQUIRE(pictures->size() == 2);
+    CHECK((*pictures)[1].width == 60);
+    CHECK((*pictures)[1].pixels.front() == Rgb{0, 255, 0});
+    CHECK((*pictures)[1].pixels.back() == Rgb{255, 255, 255});
+}
+
+TEST_CASE("CMYK is converted and said") {
+    const auto art = read_text(pdf({"0 1 1 0 k 0 0 72 72 re f"}));
+    REQUIRE(art);
+    CHECK(count(*art, notice::colours_converted) == 1);
+    CHECK(count(*read_text(pdf({two_shapes})), notice::colours_converted) == 0);
+}
+
+TEST_CASE("broken PDFs get a message") {
+    const std::string whole = pdf({two_shapes});
+    CHECK(read_text("%PDF-1.4\nnothing").error().code == art::error::broken_pdf);
+    CHECK(read_text(pdf({""})).error().code == art::error::nothing_drawable);
+    for (std::size_t cut = 20; cut < whole.size(); cut += 23)
+        (void)read_text(whole.substr(0, cut));
+}
+
+TEST_CASE("picture files come in at their size, or at an ordinary one, which is said") {
+    const WordPictures decoder;
+    const Outside outside{&decoder, nullptr, {}};
+    const auto stated = read_text(WordPictures::file(300, 200, 10), {}, outside);
+    REQUIRE(stated);
+    CHECK(stated->format == "picture");
+    CHECK(stated->page.x == Approx(30));
+    CHECK(stated->remarks.empty());
+    const auto silent = read_text(WordPictures::file(300, 200), {}, outside);
+    REQUIRE(silent);
+    CHECK(silent->page.x == Approx(80));
+    CHECK(silent->page.y == Approx(80 * 2 / 3.0));
+    CHECK(count(*silent, notice::picture_size_guessed) == 1);
+    ReadOptions width;
+    width.picture_width = 45;
+    CHECK(read_text(WordPictures::file(300, 200), width, outside)->page.y == Approx(30));
+    CHECK(read_text(WordPictures::file(300, 200)).error().code == art::error::cannot_decode);
+}
