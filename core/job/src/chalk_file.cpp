@@ -256,15 +256,19 @@ class ArtShelf {
 
  private:
     Result<std::shared_ptr<const std::string>> entry(const std::string& name) {
+        auto& kept = entries_[name];
+        if (kept) return kept;
         auto bytes = read_entry(archive_, name);
         if (!bytes) return fail(error::damaged, {{"reason", name}}, job_name_);
-        return std::make_shared<const std::string>(std::move(*bytes));
+        kept = std::make_shared<const std::string>(std::move(*bytes));
+        return kept;
     }
 
     zip_t* archive_;
     const std::string& job_name_;
     const art::Outside& outside_;
     const Watch& watch_;
+    std::map<std::string, std::shared_ptr<const std::string>> entries_;
     std::map<std::string, std::shared_ptr<const art::Artwork>> shelf_;
 };
 

@@ -115,7 +115,7 @@ TEST_CASE("blocks: scaled, turned, mirrored, repeated, nested, with their insert
     CHECK(count(read_dxf("0 INSERT 2 NONE 0 LINE 10 0 20 0 11 1 21 1"), notice::missing_block) == 1);
 }
 
-TEST_CASE("colours by entity, layer and truth; layers that are off are left out and named") {
+TEST_CASE("colours by entity, layer and truth, and layers that are off are left out and named") {
     const std::string layers =
         "0 SECTION 2 TABLES 0 LAYER 2 Cut 62 1 0 LAYER 2 Off 62 -3 0 LAYER 2 Frozen 70 1 62 4 0 LAYER 2 True 62 7 420 "
         "1193046 0 ENDSEC";
