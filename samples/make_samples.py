@@ -8,7 +8,9 @@ The letters are drawn here too, from bars, diagonals and ring pieces, so that no
 """
 import json
 import math
+import struct
 import zipfile
+import zlib
 from pathlib import Path
 
 HERE = Path(__file__).parent
@@ -196,7 +198,42 @@ def job(svg):
     }
 
 
+def pears():
+    """Two pears for the slate row marker: grey, 10 pixels a millimetre, 60 x 40 mm, as PNG bytes."""
+    width, height = 600, 400
+
+    def pear(x, y, cx, cy, size):
+        """Distance from the skin (negative inside) and how much the light falls on it."""
+        belly = math.hypot(x - cx, y - cy) - size
+        neck = math.hypot(x - cx, y - (cy - 1.25 * size)) - 0.52 * size
+        blend = max(0.0, 0.6 * size - abs(belly - neck)) / (0.6 * size)
+        away = min(belly, neck) - blend * blend * 0.15 * size
+        light = math.hypot(x - cx + 0.35 * size, y - cy + 0.45 * size) / (1.7 * size)
+        return away, max(0.0, 1 - light)
+
+    def tone(x, y):
+        value = 255
+        for cx, cy, size in ((215, 265, 92), (395, 275, 80)):
+            away, light = pear(x, y, cx, cy, size)
+            if away < 0:
+                value = int(60 + 165 * light) if away < -3 else 20
+            stem_x = cx + 0.12 * (cy - 1.7 * size - y)
+            if abs(x - stem_x) < 4 and cy - 2.15 * size < y < cy - 1.65 * size:
+                value = 20
+        return value
+
+    rows = b"".join(b"\0" + bytes(tone(x + 0.5, y + 0.5) for x in range(width)) for y in range(height))
+
+    def chunk(kind, data):
+        return struct.pack(">I", len(data)) + kind + data + struct.pack(">I", zlib.crc32(kind + data))
+
+    return (b"\x89PNG\r\n\x1a\n" + chunk(b"IHDR", struct.pack(">IIBBBBB", width, height, 8, 0, 0, 0, 0))
+            + chunk(b"pHYs", struct.pack(">IIB", 10000, 10000, 1)) + chunk(b"IDAT", zlib.compress(rows, 9))
+            + chunk(b"IEND", b""))
+
+
 def main():
+    (HERE / "pears.png").write_bytes(pears())
     svg = plate()
     (HERE / "plate.svg").write_text(svg, encoding="utf-8")
     with zipfile.ZipFile(HERE / "plot-27.chalk", "w", zipfile.ZIP_DEFLATED) as chalk:

@@ -1,13 +1,14 @@
 #!/usr/bin/env bash
 # SPDX-License-Identifier: GPL-3.0-or-later
-# Installs the Debian packages that are missing, as root or with sudo; otherwise names them and stops.
+# Installs the Debian packages that are missing, and those named as arguments, as root or with sudo; otherwise names them
+# and stops.
 set -euo pipefail
 here=$(cd "$(dirname "$0")" && pwd)
 
 missing=()
 while read -r package; do
     dpkg-query -W -f '${Status}' "$package" 2>/dev/null | grep -q 'ok installed' || missing+=("$package")
-done < "$here/packages.txt"
+done < <(cat "$here/packages.txt"; [ $# -eq 0 ] || printf '%s\n' "$@")
 [ ${#missing[@]} -eq 0 ] && exit 0
 
 if [ "$(id -u)" -eq 0 ]; then

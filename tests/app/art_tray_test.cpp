@@ -77,7 +77,7 @@ TEST_CASE("art too large for the bed waits for an answer and comes in at the sca
         folder, "large.svg",
         svg("<rect x='10' y='10' width='700' height='50'/>", "width='800mm' height='100mm' viewBox='0 0 800 100'"))});
     CHECK(driver->document().job().motifs.empty());
-    CHECK(shows(driver, "large.svg does not fit the bed"));
+    REQUIRE(wait_for([&] { return shows(driver, "large.svg does not fit the bed"); }));
     CHECK(shows(driver, "300 mm too wide"));
     click_button(driver, "Bring in at 1:2");
     CHECK(job_box(driver).width() == Approx(350));
@@ -90,7 +90,7 @@ TEST_CASE("a DXF without a unit asks once, showing both sizes") {
     driver.drop({write(folder, "bare.dxf",
                        "0\nSECTION\n2\nENTITIES\n0\nLINE\n10\n0\n20\n0\n11\n10\n21\n5\n0\nENDSEC\n0\nEOF\n")});
     REQUIRE(driver->document().job().motifs.size() == 1);
-    CHECK(shows(driver, "In which unit is bare.dxf drawn?"));
+    REQUIRE(wait_for([&] { return shows(driver, "In which unit is bare.dxf drawn?"); }));
     CHECK(driver.button("mm: 10 × 5 mm"));
     click_button(driver, "inch: 254 × 127 mm");
     CHECK(job_box(driver).width() == Approx(254));
@@ -144,7 +144,7 @@ TEST_CASE("a wide stroke becomes an area, which is said, and can go back to a li
     WindowDriver driver;
     const QTemporaryDir folder;
     driver.drop({write(folder, "wide.svg", svg("<path d='M10 10H60' stroke-width='2'/>"))});
-    CHECK(shows(driver, "A stroke too wide for the beam to follow is an area to fill"));
+    REQUIRE(wait_for([&] { return shows(driver, "A stroke too wide for the beam to follow is an area to fill"); }));
     CHECK(to_text(driver->document().job().motifs[0].art->shapes[0].ink) == "#ff0000:fill");
     click_button(driver, "All as lines");
     CHECK(to_text(driver->document().job().motifs[0].art->shapes[0].ink) == "#ff0000:line");

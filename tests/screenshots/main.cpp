@@ -54,6 +54,16 @@ int main(int argc, char** argv) {
     window.show();
     Photographer photographer(window, argv[1]);
     photographer.take("empty");
+    window.files().open({QString(CHALKLINE_SAMPLES) + "/pears.png"});
+    if (!wait_for([&] { return !window.document().job().motifs.empty(); })) return 1;
+    art::ReadOptions traced;
+    traced.trace = art::TraceOptions{.threshold = 105};
+    window.art().read_again(window.document().job().motifs[0].id, traced, "Trace");
+    if (!wait_for([&] { return !window.art().busy() && window.plans().ready(); })) return 1;
+    window.bed().fit_job();
+    photographer.take("trace");
+    window.bed().fit_bed();
+    window.document().replace({}, {});
     window.files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
     if (!wait_for([&] { return !window.document().job().motifs.empty() && window.plans().ready(); })) return 1;
     window.bed().select(window.document().job().motifs[0].id);

@@ -9,6 +9,12 @@ namespace {
 constexpr double merge_distance = 0.001;  // mm: far below what any machine resolves
 constexpr int most_steps = 4096;          // per curve, against absurd sizes
 
+/// Rounded up and kept in bounds, whatever comes out of absurd numbers.
+int whole_steps(double steps) {
+    if (!(steps > 1)) return 1;
+    return steps < most_steps ? static_cast<int>(std::ceil(steps)) : most_steps;
+}
+
 /// Collects the points of one contour.
 struct Chain {
     Polyline line;
@@ -21,7 +27,7 @@ struct Chain {
     }
     void add_cubic(Point p0, Point p1, Point p2, Point p3, double tolerance) {
         const double bend = std::max(norm(p0 - p1 * 2 + p2), norm(p1 - p2 * 2 + p3));
-        const int steps = std::clamp(static_cast<int>(std::ceil(std::sqrt(0.75 * bend / tolerance))), 1, most_steps);
+        const int steps = whole_steps(std::sqrt(0.75 * bend / tolerance));
         for (int i = 1; i <= steps; ++i) {
             const double t = static_cast<double>(i) / steps, s = 1 - t;
             add(p0 * (s * s * s) + p1 * (3 * s * s * t) + p2 * (3 * s * t * t) + p3 * (t * t * t));
@@ -30,7 +36,7 @@ struct Chain {
     void add_arc(Point centre, Point u, Point v, double start, double sweep, double tolerance) {
         const double radius = std::max(std::hypot(u.x, v.x), std::hypot(u.y, v.y));
         const double angle = radius > tolerance ? 2 * std::acos(1 - tolerance / radius) : std::numbers::pi / 2;
-        const int steps = std::clamp(static_cast<int>(std::ceil(std::abs(sweep) / angle)), 1, most_steps);
+        const int steps = whole_steps(std::abs(sweep) / angle);
         for (int i = 1; i <= steps; ++i) {
             const double t = start + sweep * i / steps;
             add(centre + u * std::cos(t) + v * std::sin(t));

@@ -40,6 +40,7 @@ class Outliner {
     Point aside(Point along) const { return {-along.y * half_, along.x * half_}; }
 
     void arc(std::vector<Point>& ring, Point centre, Point from, double sweep) const {
+        if (!(std::abs(sweep) < 7)) return;  // no number: a direction without a length
         const int steps = std::max(1, static_cast<int>(std::ceil(std::abs(sweep) / arc_step_)));
         for (int i = 1; i < steps; ++i)
             ring.push_back(centre + Transform::turn(sweep * i / steps).direction(from));

@@ -1,11 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Lines drawn twice. Every line is laid over the longer ones before it, segment by segment; what already lies under it
 // is taken away.
+#include "clean/box_tree.hpp"
 #include "clean/contours.hpp"
-
-#include <boost/geometry/geometries/box.hpp>
-#include <boost/geometry/geometries/point_xy.hpp>
-#include <boost/geometry/index/rtree.hpp>
 
 #include <algorithm>
 #include <cmath>
@@ -14,27 +11,24 @@
 namespace chalkline::art::clean {
 namespace {
 
-namespace bg = boost::geometry;
 using geometry::Box;
 using geometry::Point;
 using geometry::Polyline;
-
-using TreePoint = bg::model::d2::point_xy<double>;
-using TreeBox = bg::model::box<TreePoint>;
 
 /// One straight piece of a contour.
 struct Segment {
     Point from, to;
 };
-using Tree = bg::index::rtree<std::pair<TreeBox, std::size_t>, bg::index::quadratic<16>>;
 
 struct Span {
     double from, to;
 };
 
-TreeBox tree_box(const Segment& s, double grown) {
-    return {{std::min(s.from.x, s.to.x) - grown, std::min(s.from.y, s.to.y) - grown},
-            {std::max(s.from.x, s.to.x) + grown, std::max(s.from.y, s.to.y) + grown}};
+Box box_of(const Segment& s) {
+    Box box;
+    box.add(s.from);
+    box.add(s.to);
+    return box;
 }
 
 /// The stretch of `s` (shares of its length) along which `over` runs no farther away than `reach`; empty when none.
@@ -129,10 +123,10 @@ class Layers {
             first_of_rank_.push_back(segments_.size());
             for (std::size_t i = 1; i < points.size(); ++i) {
                 segments_.push_back({points[i - 1], points[i]});
-                boxes.emplace_back(tree_box(segments_.back(), 0), segments_.size() - 1);
+                boxes.emplace_back(tree_box(box_of(segments_.back())), segments_.size() - 1);
             }
         }
-        tree_ = Tree(boxes);
+        tree_ = BoxTree(boxes);
     }
 
     /// Lengths along the contour of this rank along which lower ranks run, or it itself did before.
@@ -142,8 +136,7 @@ class Layers {
         for (std::size_t i = 1; i < points.size(); ++i) {
             const Segment segment{points[i - 1], points[i]};
             const double step = geometry::distance(segment.from, segment.to);
-            for (auto near = tree_.qbegin(bg::index::intersects(tree_box(segment, reach))); near != tree_.qend();
-                 ++near) {
+            for (auto near = tree_.qbegin(touching(box_of(segment).grown(reach))); near != tree_.qend(); ++near) {
                 const Segment& over = segments_[near->second];
                 if (near->second >= first_of_rank_[rank] + i - 1) continue;
                 const auto span = covered_by(segment, over, reach);
@@ -158,7 +151,7 @@ class Layers {
  private:
     std::vector<Segment> segments_;  ///< by rank, then along the contour
     std::vector<std::size_t> first_of_rank_;
-    Tree tree_;
+    BoxTree tree_;
 };
 
 }  // namespace

@@ -1,11 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // A thick line that was traced has two edges, one inside the other. Where they keep a small even distance all the way,
 // one line along their middle was meant.
+#include "clean/box_tree.hpp"
 #include "clean/contours.hpp"
-
-#include <boost/geometry/geometries/box.hpp>
-#include <boost/geometry/geometries/point_xy.hpp>
-#include <boost/geometry/index/rtree.hpp>
 
 #include <map>
 
@@ -65,12 +62,6 @@ bool could_be_edges(const Contour& outer, const Contour& inner, double thick) {
 
 std::vector<Find> cure_doubled_outlines(const Artwork& artwork, std::vector<Contour>& contours,
                                         const CleaningLimits& limits, const Watch& watch) {
-    namespace bg = boost::geometry;
-    using TreePoint = bg::model::d2::point_xy<double>;
-    using TreeBox = bg::model::box<TreePoint>;
-    const auto tree_box = [](const geometry::Box& box) {
-        return TreeBox{{box.left, box.bottom}, {box.right, box.top}};
-    };
     std::map<Ink, std::vector<std::size_t>> rings;
     for (std::size_t i = 0; i < contours.size(); ++i) {
         const Ink& ink = artwork.shapes[contours[i].shape].ink;
@@ -81,14 +72,14 @@ std::vector<Find> cure_doubled_outlines(const Artwork& artwork, std::vector<Cont
         std::vector<std::pair<TreeBox, std::size_t>> boxes;
         for (const std::size_t i : places)
             boxes.emplace_back(tree_box(contours[i].box), i);
-        const bg::index::rtree<std::pair<TreeBox, std::size_t>, bg::index::quadratic<16>> tree(boxes);
+        const BoxTree tree(boxes);
         for (const std::size_t i : places) {
             Contour& outer = contours[i];
             if (outer.gone || watch.cancelled()) continue;
             // Only rings whose lower left corner lies close to this one's can be its inner edge.
             const geometry::Box corner{outer.box.left, outer.box.bottom, outer.box.left + limits.thick * 1.05,
                                        outer.box.bottom + limits.thick * 1.05};
-            for (auto near = tree.qbegin(bg::index::intersects(tree_box(corner))); near != tree.qend(); ++near) {
+            for (auto near = tree.qbegin(touching(corner)); near != tree.qend(); ++near) {
                 Contour& inner = contours[near->second];
                 if (near->second == i || inner.gone || !could_be_edges(outer, inner, limits.thick)) continue;
                 auto middle = middle_line(outer, inner, limits.thick);

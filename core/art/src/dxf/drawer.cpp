@@ -93,8 +93,8 @@ std::string Drawer::layer_of(const Entity& entity, const Frame& frame) const {
 }
 
 Rgb Drawer::colour_of(const Entity& entity, const Frame& frame) const {
-    if (const Group* colour = entity.find(420)) {
-        const auto value = static_cast<std::uint32_t>(colour->number);
+    if (entity.find(420)) {
+        const auto value = static_cast<std::uint32_t>(entity.whole(420));
         return {static_cast<std::uint8_t>(value >> 16), static_cast<std::uint8_t>(value >> 8),
                 static_cast<std::uint8_t>(value)};
     }
@@ -249,6 +249,7 @@ void Drawer::draw_block(const Block& block, const Entity& entity, const Frame& f
 
 void Drawer::add_line(Path path, const Entity& entity, const Frame& frame, double width) {
     const double width_mm = width * unit_;
+    if (!(width_mm < farthest_place)) return note(notice::absurd_place, entity);
     if (width_mm * options_.scale >= options_.stroke_area) {
         geometry::Pen pen;
         pen.width = width;

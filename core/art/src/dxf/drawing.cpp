@@ -108,7 +108,7 @@ class Sorter {
             if (group_->code == 9) {
                 variable = group_->text;
             } else if (variable == "$INSUNITS" && group_->code == 70) {
-                const double unit = unit_of(static_cast<int>(group_->number));
+                const double unit = unit_of(static_cast<int>(std::clamp(group_->number, 0.0, 1000.0)));
                 if (unit > 0) drawing_.unit = unit;
             } else if (variable == "$ACADVER" && group_->code == 1) {
                 drawing_.utf8 = group_->text >= "AC1021";

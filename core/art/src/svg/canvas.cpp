@@ -140,6 +140,7 @@ void Canvas::stroke(const Path& path, const Style& style, const Coat& coat, cons
     geometry::Pen pen = style.pen;
     if (!style.fixed_stroke) pen.width *= scale;
     const double width_mm = pen.width * mm_per_px;
+    if (!(width_mm < farthest_place)) return scene_.notes.add(notice::absurd_place, element);
     const bool area = width_mm * scene_.options.scale >= scene_.options.stroke_area - 1e-9;
     const int line = scene_.document.line_of(element);
 

@@ -1,0 +1,13 @@
+#!/bin/sh
+# Fuzzes the readers of art. Usage: scripts/fuzz.sh [SECONDS] (default 60), split over the kinds of files.
+# New inputs go to build/fuzz/corpus; one that breaks something is left there as crash-… or timeout-….
+set -eu
+cd "$(dirname "$0")/.."
+seconds=${1:-60}
+cmake --preset fuzz >/dev/null
+cmake --build --preset fuzz --target fuzz_art
+for kind in svg dxf pdf; do
+    mkdir -p "build/fuzz/corpus/$kind"
+    build/fuzz/tests/fuzz/fuzz_art -max_total_time=$((seconds / 3)) -timeout=20 -rss_limit_mb=3000 -max_len=65536 \
+        -artifact_prefix="build/fuzz/corpus/" "build/fuzz/corpus/$kind" "tests/fuzz/corpus/$kind"
+done
