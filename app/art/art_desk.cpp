@@ -26,6 +26,19 @@ ReadArt read_file_as_art(const QString& path, const art::ReadOptions& options, c
                             watch));
 }
 
+/// A picture whose file states no size comes no larger than the piece it is meant for.
+ReadArt fitted(ReadArt art, const std::optional<job::Stock>& stock, const Surroundings& surroundings,
+               const Watch& watch) {
+    if (!art || !stock || !(*art)->size_guessed) return art;
+    constexpr double share = 0.8;  // of the stock
+    const double scale = share * std::min(stock->width / (*art)->page.x, stock->height / (*art)->page.y);
+    if (scale >= 1) return art;
+    art::ReadOptions options = (*art)->read_with;
+    options.picture_width = std::floor((*art)->page.x * scale);
+    if (!(*options.picture_width >= 1)) return art;
+    return shared(art::read_again(**art, options, surroundings.of_nothing(), watch));
+}
+
 /// The largest scale of the kind people use (1:2, 1:5, 1:10, …) at which the art fits.
 double round_scale(double largest) {
     double scale = 1;
@@ -47,20 +60,35 @@ ArtDesk::ArtDesk(JobDocument& document, machine::MachineProfile machine,
 }
 
 void ArtDesk::bring_in(const QStringList& paths) {
-    enqueue([paths, surroundings = surroundings_](const Watch& watch) {
+    enqueue([paths, stock = document_.job().stock, surroundings = surroundings_](const Watch& watch) {
         std::vector<Read> all;
         for (const QString& path : paths)
-            all.push_back({path, read_file_as_art(path, {}, *surroundings, watch)});
+            all.push_back(
+                {path, fitted(read_file_as_art(path, {}, *surroundings, watch), stock, *surroundings, watch)});
+        return all;
+    });
+}
+
+void ArtDesk::bring_in_page(job::Id id, int page) {
+    const job::Motif* motif = document_.job().motif(id);
+    if (!motif) return;
+    enqueue([art = motif->art, page, surroundings = surroundings_](const Watch& watch) {
+        art::ReadOptions options = art->read_with;
+        options.page = page;
+        options.part.reset();
+        options.removed.clear();
+        std::vector<Read> all;
+        all.push_back({{}, shared(art::read_again(*art, options, surroundings->of_nothing(), watch))});
         return all;
     });
 }
 
 void ArtDesk::bring_in(const QByteArray& bytes, const QString& name) {
-    enqueue([bytes, name, surroundings = surroundings_](const Watch& watch) {
+    enqueue([bytes, name, stock = document_.job().stock, surroundings = surroundings_](const Watch& watch) {
+        auto art = shared(art::read(std::make_shared<const std::string>(bytes.toStdString()), name.toStdString(), {},
+                                    surroundings->of_nothing(), watch));
         std::vector<Read> all;
-        all.push_back({{},
-                       shared(art::read(std::make_shared<const std::string>(bytes.toStdString()), name.toStdString(),
-                                        {}, surroundings->of_nothing(), watch))});
+        all.push_back({{}, fitted(std::move(art), stock, *surroundings, watch)});
         return all;
     });
 }

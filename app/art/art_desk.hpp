@@ -39,6 +39,8 @@ class ArtDesk : public QObject {
     void bring_in(const QStringList& paths);
     /// Art from the clipboard.
     void bring_in(const QByteArray& bytes, const QString& name);
+    /// Another page of a motif's file as a motif of its own.
+    void bring_in_page(job::Id motif, int page);
     /// Reads a motif's art again in another way; `name` names the step of the history.
     void read_again(job::Id motif, const art::ReadOptions& options, const QString& name,
                     job::Anchor anchor = job::Anchor::middle);

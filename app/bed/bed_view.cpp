@@ -109,6 +109,11 @@ void BedView::fit_job() {
     fit(all);
 }
 
+void BedView::bring_into_view(job::Id motif) {
+    const geometry::Box box = box_of(motif);
+    if (!box.empty() && !QRectF(rect()).contains(rect_of(box, camera_).normalized())) fit_bed();
+}
+
 void BedView::select(std::optional<job::Id> motif) {
     if (motif == selected_) return;
     selected_ = motif;

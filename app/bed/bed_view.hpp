@@ -26,6 +26,8 @@ class BedView : public QWidget {
     void fit_bed();
     void fit_stock();
     void fit_job();
+    /// Shows the whole bed when the motif does not lie in view.
+    void bring_into_view(job::Id motif);
     std::optional<job::Id> selected() const { return selected_; }
     void select(std::optional<job::Id> motif);
     void highlight(const Highlight& highlight);

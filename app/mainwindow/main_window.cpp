@@ -58,7 +58,12 @@ MainWindow::MainWindow(const WindowOptions& options)
     connect(files_, &JobFiles::message, this, &MainWindow::show_message);
     connect(files_, &JobFiles::art_wanted, &art_, qOverload<const QStringList&>(&ArtDesk::bring_in));
     connect(&art_, &ArtDesk::message, this, &MainWindow::show_message);
-    connect(&art_, &ArtDesk::brought_in, this, [this] { choose(Mark::art); });
+    connect(&art_, &ArtDesk::brought_in, this, [this] {
+        choose(Mark::art);
+        if (document_.job().motifs.empty()) return;
+        bed_->select(document_.job().last_motif());
+        bed_->bring_into_view(document_.job().last_motif());
+    });
     connect(&art_, &ArtDesk::changed, this, &MainWindow::show_line);
     connect(&inbox_, &Inbox::changed, this, &MainWindow::show_line);
     connect(files_, &JobFiles::opened, this, [this] { choose(document_.job().stock ? Mark::steps : Mark::art); });
@@ -204,7 +209,7 @@ void MainWindow::paste() {
 /// Files, an SVG drawing or a picture, from the clipboard or dropped.
 void MainWindow::take_data(const QMimeData* dropped) {
     if (const QStringList files = files_of(dropped); !files.isEmpty()) return files_->open(files);
-    for (const char* kind : {"image/svg+xml", "image/x-inkscape-svg", "application/pdf"})
+    for (const char* kind : {"image/svg+xml", "application/pdf"})
         if (dropped->hasFormat(kind)) return art_.bring_in(dropped->data(kind), tr("pasted"));
     if (dropped->hasText() && dropped->text().trimmed().startsWith('<'))
         return art_.bring_in(dropped->text().toUtf8(), tr("pasted"));
@@ -212,7 +217,11 @@ void MainWindow::take_data(const QMimeData* dropped) {
     QByteArray png;
     QBuffer buffer(&png);
     buffer.open(QIODevice::WriteOnly);
-    if (qvariant_cast<QImage>(dropped->imageData()).save(&buffer, "PNG")) art_.bring_in(png, tr("pasted picture"));
+    QImage image = qvariant_cast<QImage>(dropped->imageData());
+    // The clipboard's resolution is the screen's and says nothing of the picture's size.
+    image.setDotsPerMeterX(-1);
+    image.setDotsPerMeterY(-1);
+    if (image.save(&buffer, "PNG")) art_.bring_in(png, tr("pasted picture"));
 }
 
 void MainWindow::connect_sample_machine() {

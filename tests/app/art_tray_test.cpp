@@ -120,6 +120,46 @@ TEST_CASE("a page of a PDF is chosen from small pictures") {
     QTest::mouseClick(named<QToolButton>(driver, "Page 2"), Qt::LeftButton);
     REQUIRE(settled(driver));
     CHECK(job_box(driver).width() == Approx(60).margin(0.1));
+
+    // With Ctrl a page comes in beside the one that is there.
+    REQUIRE(wait_for([&] { return named<QToolButton>(driver, "Page 1") != nullptr; }));
+    const job::Id first = driver->document().job().motifs[0].id;
+    QTest::keyPress(&driver.window(), Qt::Key_Control);
+    QTest::mouseClick(named<QToolButton>(driver, "Page 1"), Qt::LeftButton, Qt::ControlModifier);
+    QTest::keyRelease(&driver.window(), Qt::Key_Control);
+    REQUIRE(wait_for([&] { return driver->document().job().motifs.size() == 2; }));
+    CHECK(driver->document().job().motif(first)->art->read_with.page == 2);
+    CHECK(driver->document().job().motifs[1].art->read_with.page == 1);
+    CHECK(driver->bed().selected() == driver->document().job().motifs[1].id);
+}
+
+TEST_CASE("shapes that lie off the bed are counted and taken out together") {
+    WindowDriver driver;
+    const QTemporaryDir folder;
+    driver.drop(
+        {write(folder, "stray.svg", svg("<rect x='10' y='10' width='20' height='20'/><path d='M300 10H320'/>"))});
+    driver->bed().select(driver->document().job().motifs[0].id);
+    QTest::keyClick(&driver->bed(), Qt::Key_Right, Qt::ShiftModifier);
+    for (int i = 0; i < 8; ++i)
+        QTest::keyClick(&driver->bed(), Qt::Key_Right, Qt::ShiftModifier);
+    // The stray line now begins beyond 400 mm.
+    REQUIRE(wait_for([&] { return shows(driver, "1 shape lies off the bed"); }));
+    click_button(driver, "Take out");
+    CHECK(driver->document().job().motifs[0].art->shapes.size() == 1);
+}
+
+TEST_CASE("a picture without a size comes in small enough for the stock") {
+    WindowDriver driver;
+    job::Job job;
+    job.stock = job::Stock{"Lime ply", Length::mm(3), {10, 10}, 50, 30, 0};
+    driver->document().replace(job, {});
+    QImage image(400, 200, QImage::Format_RGB32);
+    image.fill(Qt::black);
+    QApplication::clipboard()->setImage(image);
+    QTest::keyClick(&driver.window(), Qt::Key_V, Qt::ControlModifier);
+    REQUIRE(wait_for([&] { return driver->document().job().motifs.size() == 1; }));
+    CHECK(job_box(driver).width() == Approx(40));
+    CHECK(job_box(driver).centre().x == Approx(35));
 }
 
 TEST_CASE("faults are counted, lit on the bed and mended with one button, and back") {

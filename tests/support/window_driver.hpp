@@ -47,6 +47,7 @@ class WindowDriver {
         QDropEvent event(place, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
         QApplication::sendEvent(window_.get(), &event);
         wait_for([this] { return !window_->files().busy() && !window_->art().busy(); });
+        QTest::qWait(50);  // what was added to a tray shows with the next turn of the event loop
     }
     bool wait_planned() {
         return wait_for([this] { return window_->plans().ready(); });

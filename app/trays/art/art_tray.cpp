@@ -96,6 +96,13 @@ ArtTray::ArtTray(const TrayContext& context, QWidget* parent) : QWidget(parent),
         for (auto* card : findChildren<MotifCard*>())
             card->update();
     });
+    // What lies off the bed is counted again once the art rests, unless something in the details is being typed.
+    moved_.setSingleShot(true);
+    moved_.setInterval(300);  // ms
+    connect(&moved_, &QTimer::timeout, this, [this] {
+        const QWidget* focused = window()->focusWidget();
+        if (!focused || !isAncestorOf(focused)) show_details_again();
+    });
     rebuild();
     show_inbox();
 }
@@ -106,6 +113,7 @@ void ArtTray::follow(JobChange change) {
     else if (touches(change, JobChange::stock))
         show_details();
     if (touches(change, JobChange::place)) show_place();
+    if (touches(change, JobChange::place) && !touches(change, JobChange::art)) moved_.start();
 }
 
 const job::Motif* ArtTray::chosen() const {

@@ -3,6 +3,7 @@
 #include "trays/tray_context.hpp"
 #include "widgets/controls.hpp"
 
+#include <QTimer>
 #include <QVBoxLayout>
 #include <QWidget>
 
@@ -44,6 +45,7 @@ class ArtTray : public QWidget {
 
     TrayContext context_;
     Shown shown_;
+    QTimer moved_;
     QVBoxLayout *questions_, *cards_, *details_, *inbox_;
     QLabel* busy_;
     QWidget* place_;

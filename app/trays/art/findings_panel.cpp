@@ -39,7 +39,38 @@ FindingsPanel::FindingsPanel(job::Id motif, const TrayContext& context, QWidget*
     rows_->setContentsMargins(0, 0, 0, 0);
     rows_->setSpacing(4);
     add_remarks();
+    add_off_bed();
     add_finds();
+}
+
+/// Stray shapes that lie wholly off the bed, where the art lies now.
+void FindingsPanel::add_off_bed() {
+    const job::Motif* motif = context_.document.job().motif(motif_);
+    geometry::Polyline bed = geometry::outline(context_.machine.profile().bed());
+    for (auto& corner : bed.points)
+        corner = job::on_page(*motif, corner);
+    const auto stray = art::shapes_outside(*art_, {{bed}});
+    if (stray.empty()) return;
+    std::vector<geometry::Box> places;
+    art::ReadOptions without = context_.art.options_of(motif_);
+    for (const int index : stray) {
+        const art::Shape& shape = art_->shapes[static_cast<std::size_t>(index)];
+        places.push_back(geometry::bounds(shape.path.flatten({}, 0.05)));
+        without.removed.push_back(shape.number);
+    }
+    std::sort(without.removed.begin(), without.removed.end());
+    auto* row = new QHBoxLayout;
+    const QString text =
+        stray.size() == 1 ? tr("1 shape lies off the bed") : tr("%1 shapes lie off the bed").arg(stray.size());
+    auto* note = new PlaceNote(text, true, this);
+    connect(note, &PlaceNote::chosen, this, [this, places] { light(places); });
+    row->addWidget(note, 1);
+    auto* remove = make_button(tr("Take out"), ButtonLook::link, this);
+    connect(remove, &QPushButton::clicked, this, [this, without] {
+        context_.art.read_again(motif_, without, tr("Take out stray shapes"), job::Anchor::page);
+    });
+    row->addWidget(remove);
+    rows_->addLayout(row);
 }
 
 void FindingsPanel::light(std::vector<geometry::Box> on_page) {

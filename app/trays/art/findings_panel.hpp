@@ -17,6 +17,7 @@ class FindingsPanel : public QWidget {
 
  private:
     void add_remarks();
+    void add_off_bed();
     void add_finds();
     void add_saving(const std::vector<art::Find>& finds);
     void light(std::vector<geometry::Box> on_page);

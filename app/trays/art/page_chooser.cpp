@@ -6,6 +6,7 @@
 
 #include <chalkline/art/reader.hpp>
 
+#include <QGuiApplication>
 #include <QIcon>
 #include <QPixmap>
 #include <QToolButton>
@@ -47,7 +48,12 @@ void PageChooser::show_pages(const std::vector<raster::RgbImage>& pages) {
         button->setCheckable(true);
         button->setChecked(motif->art->read_with.page == number);
         button->setAccessibleName(tr("Page %1").arg(number));
-        connect(button, &QToolButton::clicked, this, [this, number] {
+        button->setToolTip(tr("Click: this page instead. Ctrl+click: this page as well"));
+        connect(button, &QToolButton::clicked, this, [this, button, number, there = button->isChecked()] {
+            if (QGuiApplication::keyboardModifiers() & Qt::ControlModifier) {
+                button->setChecked(there);
+                return context_.art.bring_in_page(motif_, number);
+            }
             art::ReadOptions options = context_.art.options_of(motif_);
             options.page = number;
             options.part.reset();

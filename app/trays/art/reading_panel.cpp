@@ -21,15 +21,11 @@ ValueField* make_scale_field(QWidget* parent) {
 }
 
 /// Where a box of the bed lies on the motif's page as it was drawn, before scale and part.
-geometry::Box on_page(const geometry::Box& on_bed, const job::Motif& motif) {
-    const auto& p = motif.place;
-    const double det = p.a * p.d - p.b * p.c;
+geometry::Box as_drawn(const geometry::Box& on_bed, const job::Motif& motif) {
     const auto& options = motif.art->read_with;
     geometry::Box box;
     for (const auto corner : geometry::outline(on_bed).points) {
-        const geometry::Point q{corner.x - p.e, corner.y - p.f};
-        geometry::Point at{(p.d * q.x - p.c * q.y) / det, (p.a * q.y - p.b * q.x) / det};
-        at = at * (1 / options.scale);
+        geometry::Point at = job::on_page(motif, corner) * (1 / options.scale);
         if (options.part) at = at + geometry::Point{options.part->left, options.part->bottom};
         box.add(at);
     }
@@ -158,7 +154,7 @@ void ReadingPanel::add_part() {
 void ReadingPanel::take_part(const geometry::Box& on_bed) {
     const job::Motif* motif = context_.document.job().motif(motif_);
     if (!motif) return;
-    const geometry::Box part = on_page(on_bed, *motif);
+    const geometry::Box part = as_drawn(on_bed, *motif);
     change(
         tr("Take a part"), [&part](auto& options) { options.part = part; }, job::Anchor::page);
 }

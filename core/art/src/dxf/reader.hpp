@@ -4,8 +4,8 @@
 
 namespace chalkline::art::dxf {
 
-/// Reads DXF (Autodesk's published format, releases 10 to 2018, text and binary): the model space seen from above.
-/// Lines that touch within 0.05 mm become one path. The page is the box of what is drawn.
+/// Reads DXF (the published Drawing Interchange Format, releases 10 to 2018, text and binary): the model space seen
+/// from above. Lines that touch within 0.05 mm become one path. The page is the box of what is drawn.
 Result<Artwork> read(std::string_view bytes, const std::string& name, const ReadOptions& options,
                      const Outside& outside, const Watch& watch);
 

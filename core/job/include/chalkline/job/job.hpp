@@ -69,6 +69,9 @@ struct RoutedInk {
 /// Every ink of every motif in order of first appearance.
 std::vector<RoutedInk> routed_inks(const Job& job);
 
+/// Where a place of the bed lies on the motif's page, mm. REQUIRES: the motif's place has an area.
+geometry::Point on_page(const Motif& motif, geometry::Point on_bed);
+
 /// Box of a motif's geometry on the bed, mm. Flattens; keep the result.
 geometry::Box bounds(const Motif& motif);
 geometry::Box bounds(const Job& job);
