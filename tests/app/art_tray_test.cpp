@@ -6,6 +6,7 @@
 
 #include <QClipboard>
 #include <QLabel>
+#include <QLineEdit>
 #include <QPainter>
 #include <QPdfWriter>
 #include <QSettings>
@@ -131,6 +132,49 @@ TEST_CASE("a page of a PDF is chosen from small pictures") {
     CHECK(driver->document().job().motif(first)->art->read_with.page == 2);
     CHECK(driver->document().job().motifs[1].art->read_with.page == 1);
     CHECK(driver->bed().selected() == driver->document().job().motifs[1].id);
+}
+
+TEST_CASE("a page is registered on the bed or on the turned stock") {
+    WindowDriver driver;
+    const QTemporaryDir folder;
+    job::Job job;
+    job.stock = job::Stock{"Birch ply", Length::mm(4), {100, 50}, 200, 120, 0};
+    driver->document().replace(job, {});
+    driver.drop({write(folder, "page.svg", svg("<rect x='10' y='10' width='20' height='20'/>"))});
+    const auto put_on = [&](const QString& what) {
+        auto* button = named<QPushButton>(driver, "Put the page's corner on the " + what);
+        REQUIRE(button);
+        QTest::mouseClick(button, Qt::LeftButton);
+    };
+    put_on("bed");
+    CHECK(job_box(driver).left == Approx(10));
+    CHECK(job_box(driver).bottom == Approx(20));
+    put_on("stock");
+    CHECK(job_box(driver).left == Approx(110));
+    CHECK(job_box(driver).bottom == Approx(70));
+}
+
+TEST_CASE("a drawing scale typed in the tray is taken as it is written, with the place kept") {
+    WindowDriver driver;
+    const QTemporaryDir folder;
+    driver.drop({write(folder, "plan.svg", svg("<rect x='10' y='10' width='80' height='20'/>"))});
+    const auto centre = job_box(driver).centre();
+    auto* field = named<QLineEdit>(driver, "Drawing scale");
+    REQUIRE(field);
+    field->setFocus();
+    field->selectAll();
+    QTest::keyClicks(field, "1:4");
+    QTest::keyClick(field, Qt::Key_Return);
+    REQUIRE(wait_for([&] { return std::abs(job_box(driver).width() - 20) < 0.01; }));
+    CHECK(job_box(driver).centre().x == Approx(centre.x));
+    field = nullptr;
+    REQUIRE(wait_for([&] { return (field = named<QLineEdit>(driver, "Drawing scale")) && field->text() == "1:4"; }));
+    field->setFocus();
+    field->selectAll();
+    QTest::keyClicks(field, "four");
+    QTest::keyClick(field, Qt::Key_Return);
+    CHECK(field->property("wrong").toBool());
+    CHECK(job_box(driver).width() == Approx(20));
 }
 
 TEST_CASE("shapes that lie off the bed are counted and taken out together") {

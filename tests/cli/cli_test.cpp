@@ -5,6 +5,7 @@
 #include <catch2/catch.hpp>
 #include <nlohmann/json.hpp>
 
+#include <algorithm>
 #include <cstdio>
 
 using Json = nlohmann::json;
@@ -43,6 +44,77 @@ struct Scratch {
 };
 
 }  // namespace
+
+TEST_CASE("art reads DXF with its unit, scale and letters") {
+    const Scratch scratch;
+    std::string text = "0 SECTION 2 ENTITIES 0 LINE 10 5 20 5 11 15 21 5 0 TEXT 40 3 1 ab 10 5 20 7 0 ENDSEC 0 EOF ";
+    std::replace(text.begin(), text.end(), ' ', '\n');
+    const auto path = scratch.write("bare.dxf", text);
+    const auto file = run("art " + path + " --json").json()["files"][0];
+    CHECK(file["format"] == "dxf");
+    CHECK(file["page_mm"][0] == 10.0);
+    CHECK(file["origin_mm"] == Json({5.0, 5.0}));
+    CHECK(file["warnings"][0]["code"] == "unit-missing");
+    CHECK(run("art " + path + " --json --unit in").json()["files"][0]["page_mm"][0] == 254.0);
+    CHECK(run("art " + path + " --json --unit cm --scale 1:4").json()["files"][0]["page_mm"][0] == 25.0);
+    const auto single = run("art " + path + " --json --text single-stroke").json()["files"][0];
+    CHECK(single["inks"].size() == 1);
+    CHECK(single["inks"][0]["kind"] == "line");
+    CHECK(run("art " + path + " --unit fathom").code == 2);
+    CHECK(run("art " + path + " --scale 5").code == 2);
+}
+
+TEST_CASE("art shows faults, mends them, and takes parts") {
+    const Scratch scratch;
+    const auto path =
+        scratch.write("twice.svg",
+                      "<svg xmlns='http://www.w3.org/2000/svg' width='40mm' height='40mm' viewBox='0 0 40 40' "
+                      "fill='none' stroke='#f00' "
+                      "stroke-width='.1'><rect x='5' y='5' width='10' height='10'/><path d='M5 5H15M30 30H35'/></svg>");
+    const auto found = run("art " + path + " --examine --json").json()["files"][0]["finds"];
+    REQUIRE(found.size() == 1);
+    CHECK(found[0]["fault"] == "doubled-line");
+    CHECK(found[0]["saved_mm"].get<double>() == Approx(10));
+    CHECK(found[0]["places_mm"].size() == 1);
+    const auto mended = run("art " + path + " --mend all --examine --json").json()["files"][0];
+    CHECK(mended["finds"].empty());
+    CHECK(mended["inks"][0]["length_mm"].get<double>() == Approx(45));
+    const auto part = run("art " + path + " --part 0,0,40,20 --json").json()["files"][0];
+    CHECK(part["page_mm"] == Json({40.0, 20.0}));
+    CHECK(part["inks"][0]["length_mm"].get<double>() == Approx(5));
+    CHECK(run("art " + path + " --mend nonsense").code == 2);
+    CHECK(run("art " + path + " --part 1,2,3").code == 2);
+}
+
+TEST_CASE("art knows wide strokes, pictures and their tracing") {
+    const Scratch scratch;
+    const auto wide = scratch.write("wide.svg",
+                                    "<svg xmlns='http://www.w3.org/2000/svg' width='40mm' height='9mm' viewBox='0 0 40 "
+                                    "9'><path d='M5 5H15' stroke='#00f' stroke-width='0.5'/></svg>");
+    const auto kind = [&](const std::string& options) {
+        return run("art " + wide + " --json " + options).json()["files"][0]["inks"].back()["kind"];
+    };
+    CHECK(kind("") == "fill");
+    CHECK(kind("--stroke-area 0.6") == "line");
+    CHECK(kind("--stroke-area never") == "line");
+    const std::string pears = CHALKLINE_SAMPLES "/pears.png";
+    const auto picture = run("art " + pears + " --json").json()["files"][0];
+    CHECK(picture["format"] == "picture");
+    CHECK(picture["page_mm"] == Json({60.0, 40.0}));
+    CHECK(picture["pictures"][0]["px"] == Json({600, 400}));
+    CHECK(picture["inks"][0]["kind"] == "picture");
+    CHECK(picture["inks"][0]["rgb"].is_null());
+    CHECK(run("art " + pears + " --json --width 30").json()["files"][0]["page_mm"][1] == 20.0);
+    const auto traced = run("art " + pears + " --json --trace outlines").json()["files"][0];
+    CHECK(traced["pictures"].empty());
+    CHECK(traced["inks"][0]["kind"] == "fill");
+    CHECK(traced["inks"][0]["area_mm2"].get<double>() > 100);
+    CHECK(run("art " + pears + " --json --trace centre-lines").json()["files"][0]["inks"][0]["kind"] == "line");
+    CHECK(run("art " + pears + " --page 2").code == 0);  // pages are the business of PDFs
+    const auto plan = run("plan " + pears + " --trace outlines --threshold 90 --json");
+    CHECK(plan.code == 0);
+    CHECK(plan.json()["steps"][0]["kind"] == "engrave");
+}
 
 TEST_CASE("art tells inks, boxes and warnings") {
     const Scratch scratch;

@@ -163,6 +163,7 @@ void ReadingPanel::add_registration() {
     auto* row = add_row(tr("Put the page's corner on"));
     const auto add = [&](const QString& text, geometry::Point corner, double angle) {
         auto* button = make_button(text, ButtonLook::link, this);
+        button->setAccessibleName(tr("Put the page's corner on the %1").arg(text));
         connect(button, &QPushButton::clicked, this, [this, corner, angle] {
             (void)context_.document.edit(tr("Register page"),
                                          job::register_page(context_.document.job(), motif_, corner, angle),

@@ -70,3 +70,21 @@ TEST_CASE("inks have a text of their own") {
     for (const char* text : {"#1565c0", "1565c0:line", "#1565c0:dots", "#12345:line", "#gggggg:fill", ""})
         CHECK_FALSE(parse_ink(text));
 }
+
+TEST_CASE("drawing scales as people write them") {
+    CHECK(parse_drawing_scale("1:50").value() == Approx(0.02));
+    CHECK(parse_drawing_scale("2:1").value() == Approx(2));
+    CHECK(parse_drawing_scale(" 1 : 2.5 ").value() == Approx(0.4));
+    CHECK(parse_drawing_scale("1/8in = 1ft").value() == Approx(1.0 / 96));
+    CHECK(parse_drawing_scale("1/4\" = 1'").value() == Approx(1.0 / 48));
+    for (const char* text : {"", "50", "1:", ":2", "1:0", "0:1", "a:b", "1:1e9", "-1:2"})
+        CHECK_FALSE(parse_drawing_scale(text));
+}
+
+TEST_CASE("picture inks are known by their fingerprint") {
+    const Ink ink{{}, InkKind::picture, 0x0a1b2c3d};
+    CHECK(to_text(ink) == "picture:0a1b2c3d");
+    CHECK(parse_ink("picture:0a1b2c3d") == ink);
+    for (const char* text : {"picture:", "picture:12", "picture:0a1b2c3g", "picture:0a1b2c3d4", "#123456:picture"})
+        CHECK_FALSE(parse_ink(text));
+}
