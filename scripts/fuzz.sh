@@ -1,17 +1,26 @@
 #!/bin/sh
-# Fuzzes the readers of art. Usage: scripts/fuzz.sh [SECONDS] (default 60), split over the kinds of files.
-# New inputs go to build/fuzz/corpus; one that breaks something is left there as crash-… or timeout-….
+# SPDX-License-Identifier: GPL-3.0-or-later
+# Fuzzes the readers of art.
+#   scripts/fuzz.sh [SECONDS]   for a while (default 60), split over the kinds of files; what is learned stays in
+#                               build/fuzz/corpus, and so does an input that breaks something (crash-…, timeout-…)
+#   scripts/fuzz.sh --runs N    N inputs of each kind from a fixed seed: the same ones every time, for CI
 set -eu
 cd "$(dirname "$0")/.."
-seconds=${1:-60}
+found=build/fuzz/corpus
+if [ "${1:-}" = --runs ]; then
+    limit="-runs=$2 -seed=1"
+    found=$(mktemp -d)
+else
+    limit="-max_total_time=$((${1:-60} / 3))"
+fi
 cmake --preset fuzz >/dev/null
 cmake --build --preset fuzz --target fuzz_art
 for kind in svg dxf pdf; do
-    # poppler and cairo leak a surface on some broken transparency groups; that is theirs, and small.
+    # cairo and poppler leak a surface on some broken transparency groups; that is theirs, and small.
     leaks=1
     [ "$kind" = pdf ] && leaks=0
-    mkdir -p "build/fuzz/corpus/$kind"
-    ASAN_OPTIONS=detect_leaks=$leaks build/fuzz/tests/fuzz/fuzz_art -max_total_time=$((seconds / 3)) -timeout=20 \
-        -rss_limit_mb=3000 -max_len=65536 -detect_leaks=$leaks \
-        -artifact_prefix="build/fuzz/corpus/" "build/fuzz/corpus/$kind" "tests/fuzz/corpus/$kind"
+    mkdir -p "$found/$kind"
+    # shellcheck disable=SC2086  # the limit is one or two options
+    ASAN_OPTIONS=detect_leaks=$leaks build/fuzz/tests/fuzz/fuzz_art $limit -timeout=20 -rss_limit_mb=3000 \
+        -max_len=65536 -detect_leaks=$leaks -artifact_prefix="$found/" "$found/$kind" "tests/fuzz/corpus/$kind"
 done
