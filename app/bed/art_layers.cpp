@@ -62,7 +62,12 @@ const QImage& ArtLayers::picture(const std::shared_ptr<const raster::RgbImage>& 
 }
 
 void ArtLayers::keep_only(const job::Job& job) {
-    pictures_.clear();
+    std::erase_if(pictures_, [&](const auto& entry) {
+        return std::none_of(job.motifs.begin(), job.motifs.end(), [&](const job::Motif& m) {
+            return std::any_of(m.art->pictures.begin(), m.art->pictures.end(),
+                               [&](const art::PlacedPicture& picture) { return picture.image == entry.first; });
+        });
+    });
     std::erase_if(layers_, [&](const auto& entry) {
         return std::none_of(job.motifs.begin(), job.motifs.end(),
                             [&](const job::Motif& m) { return m.art == entry.first; });

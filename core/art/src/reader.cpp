@@ -55,6 +55,8 @@ Result<Artwork> read_with(std::shared_ptr<const std::string> bytes, const std::s
     }
     number_shapes(*art, options.removed);
     if (!options.mend.empty()) art = mended(std::move(*art), options.mend, options.limits, watch);
+    // Mending that was broken off is half done.
+    if (!options.mend.empty() && watch.cancelled()) return fail(chalkline::error::cancelled, {}, name);
     art->name = name;
     art->read_with = options;
     art->source = std::move(bytes);

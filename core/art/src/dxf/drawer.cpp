@@ -93,11 +93,7 @@ std::string Drawer::layer_of(const Entity& entity, const Frame& frame) const {
 }
 
 Rgb Drawer::colour_of(const Entity& entity, const Frame& frame) const {
-    if (entity.find(420)) {
-        const auto value = static_cast<std::uint32_t>(entity.whole(420));
-        return {static_cast<std::uint8_t>(value >> 16), static_cast<std::uint8_t>(value >> 8),
-                static_cast<std::uint8_t>(value)};
-    }
+    if (entity.find(420)) return true_colour(entity);
     constexpr int by_block = 0, by_layer = 256;
     const int index = std::abs(entity.whole(62, by_layer));
     if (index == by_block) return frame.by_block;

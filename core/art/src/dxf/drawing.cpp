@@ -145,12 +145,6 @@ class Sorter {
         }
     }
 
-    static Rgb true_colour(const Entity& entity) {
-        const auto value = static_cast<std::uint32_t>(entity.whole(420));
-        return {static_cast<std::uint8_t>(value >> 16), static_cast<std::uint8_t>(value >> 8),
-                static_cast<std::uint8_t>(value)};
-    }
-
     void read_blocks() {
         while (group_ && !at("ENDSEC")) {
             if (!at("BLOCK")) {
@@ -288,6 +282,12 @@ Rgb indexed_colour(int index) {
         *out[i] = static_cast<std::uint8_t>(index % 2 == 0 ? value : (value + full) / 2);  // odd ones are paler
     }
     return rgb;
+}
+
+Rgb true_colour(const Entity& entity) {
+    const auto value = static_cast<std::uint32_t>(entity.whole(420));
+    return {static_cast<std::uint8_t>(value >> 16), static_cast<std::uint8_t>(value >> 8),
+            static_cast<std::uint8_t>(value)};
 }
 
 std::string plain_text(std::string_view text, bool utf8) {

@@ -60,6 +60,9 @@ std::string key_of(std::string_view name);
 /// The colour of an index of the format; 7 is black on white. Published palette: hues 15° apart in 10…249.
 Rgb indexed_colour(int index);
 
+/// The colour of group 420.
+Rgb true_colour(const Entity& entity);
+
 /// A text with its control codes (%%d, \U+00b0) and encoding resolved to UTF-8.
 std::string plain_text(std::string_view text, bool utf8);
 /// A text with formatting (MTEXT) as its lines.

@@ -9,7 +9,10 @@
 namespace chalkline::art::dxf {
 namespace {
 
-constexpr std::string_view binary_mark("Auto" "CAD Binary DXF\r\n\x1a\0", 22);
+constexpr std::string_view binary_mark(
+    "Auto"
+    "CAD Binary DXF\r\n\x1a\0",
+    22);
 
 std::string_view without_blanks(std::string_view text) {
     while (!text.empty() && static_cast<unsigned char>(text.front()) <= ' ')

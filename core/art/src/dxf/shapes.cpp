@@ -58,13 +58,12 @@ class HatchReader {
 
     void read_polyline() {
         take(72);
-        const bool closed = take(73) != 0;
+        take(73);  // closed or not: a border is closed whatever it says
         std::vector<BulgedPoint> points;
         for (int count = take(93); count > 0 && at_ < groups_.size() && groups_[at_].code == 10; --count) {
             points.push_back({point(10)});
             points.back().bulge = value(42);
         }
-        (void)closed;  // a border is closed whatever it says
         path_.append(bulged_path(points, true));
     }
 
