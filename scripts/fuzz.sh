@@ -11,16 +11,18 @@ if [ "${1:-}" = --runs ]; then
     limit="-runs=$2 -seed=1"
     found=$(mktemp -d)
 else
-    limit="-max_total_time=$((${1:-60} / 3))"
+    limit="-max_total_time=$((${1:-60} / 4))"
 fi
 cmake --preset fuzz >/dev/null
-cmake --build --preset fuzz --target fuzz_art
-for kind in svg dxf pdf; do
+cmake --build --preset fuzz --target fuzz_art fuzz_pictures
+for kind in svg dxf pdf pictures; do
     # cairo and poppler leak a surface on some broken transparency groups; that is theirs, and small.
     leaks=1
     [ "$kind" = pdf ] && leaks=0
+    target=fuzz_art
+    [ "$kind" = pictures ] && target=fuzz_pictures
     mkdir -p "$found/$kind"
     # shellcheck disable=SC2086  # the limit is one or two options
-    ASAN_OPTIONS=detect_leaks=$leaks build/fuzz/tests/fuzz/fuzz_art $limit -timeout=20 -rss_limit_mb=3000 \
+    ASAN_OPTIONS=detect_leaks=$leaks "build/fuzz/tests/fuzz/$target" $limit -timeout=20 -rss_limit_mb=3000 \
         -max_len=65536 -detect_leaks=$leaks -artifact_prefix="$found/" "$found/$kind" "tests/fuzz/corpus/$kind"
 done

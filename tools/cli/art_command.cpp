@@ -11,6 +11,7 @@
 #include <QImage>
 #include <QPainter>
 #include <QPainterPath>
+#include <limits>
 
 namespace chalkline::cli {
 namespace {
@@ -173,11 +174,15 @@ Result<void> draw(const art::Artwork& art, const ArtOptions& options) {
     QPainter painter(&image);
     painter.setRenderHint(QPainter::Antialiasing, !options.outline);
     const geometry::Transform to_px = geometry::Transform{scale, 0, 0, -scale, 0, art.page.y * scale};
-    for (const art::PlacedPicture& picture : art.pictures)
-        if (!options.outline &&
-            (options.ink.empty() || options.ink == "picture" || to_text(picture.ink) == options.ink))
-            draw_picture(painter, picture, to_px);
+    auto picture = art.pictures.begin();
+    const auto draw_pictures_below = [&](int number) {
+        for (; picture != art.pictures.end() && picture->above <= number; ++picture)
+            if (!options.outline &&
+                (options.ink.empty() || options.ink == "picture" || to_text(picture->ink) == options.ink))
+                draw_picture(painter, *picture, to_px);
+    };
     for (const art::Shape& shape : art.shapes) {
+        draw_pictures_below(shape.number);
         if (!options.ink.empty() && to_text(shape.ink) != options.ink) continue;
         const QColor colour(shape.ink.rgb.red, shape.ink.rgb.green, shape.ink.rgb.blue);
         const auto path = painter_path(shape.path.flatten(to_px, 0.05), shape.rule);
@@ -188,6 +193,7 @@ Result<void> draw(const art::Artwork& art, const ArtOptions& options) {
         else
             painter.strokePath(path, QPen(colour, std::max(1.0, shape.stroke_width * scale)));
     }
+    draw_pictures_below(std::numeric_limits<int>::max());
     painter.end();
     image.setDotsPerMeterX(static_cast<int>(options.dpi / 0.0254));
     image.setDotsPerMeterY(static_cast<int>(options.dpi / 0.0254));

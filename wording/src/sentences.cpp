@@ -69,7 +69,7 @@ constexpr std::array sentences{
     Sentence{"art.outside-reference", S("The file “{reference}” is not beside the drawing: left out"), ""},
     Sentence{"art.bad-picture", S("A picture in the drawing cannot be read: left out"), ""},
     Sentence{"art.too-deep", S("Groups or references nest too deep: left out from there"), ""},
-    Sentence{"art.entities", S("The file defines entities of its own: they are not expanded"), ""},
+    Sentence{"art.entities", S("The file uses entities that are defined elsewhere or too long: their text is missing"), ""},
     Sentence{"art.font-substituted", S("The font “{wished}” is not installed: drawn in {taken}"), ""},
     Sentence{"art.letters-missing", S("Some letters are in no installed font: left out or drawn as boxes"), ""},
     Sentence{"art.colours-converted", S("Colours made for printing (CMYK) are converted"), ""},

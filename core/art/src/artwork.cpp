@@ -81,10 +81,18 @@ std::vector<InkSummary> inks(const Artwork& artwork) {
     return gather(artwork, [](InkSummary&, const Shape&, std::size_t) {});
 }
 
+/// Finer than for burning: chords lie inside their arcs and would take per cents from the area of a small letter.
+/// Drawings of tens of thousands of shapes are measured as they burn, or waiting for their numbers would be felt.
+static double measuring_tolerance(const Artwork& artwork) {
+    constexpr std::size_t many_shapes = 20'000;
+    return artwork.shapes.size() > many_shapes ? geometry::flattening_tolerance : 0.001;
+}
+
 std::vector<InkSummary> measured_inks(const Artwork& artwork) {
     std::vector<std::vector<geometry::Region>> regions;
+    const double tolerance = measuring_tolerance(artwork);
     auto result = gather(artwork, [&](InkSummary& summary, const Shape& shape, std::size_t index) {
-        auto lines = shape.path.flatten();
+        auto lines = shape.path.flatten({}, tolerance);
         summary.box.add(geometry::bounds(lines));
         summary.length += geometry::length(lines);
         for (const auto& line : lines)

@@ -22,7 +22,7 @@ bool looks_like_picture(std::string_view bytes) {
     return bytes.starts_with("\x89PNG\r\n\x1a\n") || bytes.starts_with("\xff\xd8\xff") || bytes.starts_with("GIF8") ||
            bytes.starts_with("II*") || bytes.starts_with(std::string_view("MM\0*", 4)) ||
            (bytes.starts_with("BM") && bytes.size() > 26 && bytes[6] == '\0' && bytes[7] == '\0') ||
-           (bytes.starts_with("RIFF") && bytes.substr(8, 4) == "WEBP");
+           (bytes.starts_with("RIFF") && bytes.size() > 12 && bytes.substr(8, 4) == "WEBP");
 }
 
 Result<Artwork> read_picture(std::string_view bytes, const ReadOptions& options, const Outside& outside) {

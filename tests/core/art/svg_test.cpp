@@ -246,6 +246,11 @@ TEST_CASE("a stroke wider than the beam can follow is an area, a thinner one a l
     CHECK(again->shapes[0].stroke_width == Approx(0.3));
 }
 
+TEST_CASE("small round fills are measured within a per cent") {
+    const Artwork art = drawing("<circle cx='4' cy='4' r='0.2'/>");
+    CHECK(measured_inks(art).at(0).area == Approx(std::numbers::pi * 0.04).epsilon(0.01));
+}
+
 TEST_CASE("hostile and broken files get a message and nothing else") {
     const auto code = [](const std::string& text) {
         const auto art = read_text(text);
@@ -253,6 +258,7 @@ TEST_CASE("hostile and broken files get a message and nothing else") {
     };
     CHECK(code("") == art::error::unknown_format);
     CHECK(code("hello") == art::error::unknown_format);
+    CHECK(code("RIFF1") == art::error::unknown_format);
     CHECK(code("<html><body/></html>") == art::error::not_svg);
     CHECK(code("<svg><path d='M0 0") == art::error::broken_xml);
     CHECK(code("<svg xmlns='http://www.w3.org/2000/svg' width='5mm' height='5mm'/>") == art::error::nothing_drawable);
@@ -273,12 +279,31 @@ TEST_CASE("absurd coordinates are left out and named, the rest stays") {
     CHECK(count(art, notice::absurd_place) == 3);
 }
 
-TEST_CASE("entities are never expanded and deep nesting ends") {
-    const auto bomb = read_text(
-        "<!DOCTYPE svg [<!ENTITY a 'xxxxxxxx'><!ENTITY b '&a;&a;&a;&a;'>]><svg xmlns='http://www.w3.org/2000/svg' "
-        "width='9mm' height='9mm'><desc>&b;</desc><rect width='5' height='5'/></svg>");
-    REQUIRE(bomb);
-    CHECK(count(*bomb, notice::entities) == 1);
+TEST_CASE("styles and namespaces kept in entities of the document are read, on their own lines") {
+    const auto art = read_text(
+        "<?xml version='1.0'?>\n<!DOCTYPE svg PUBLIC 'a' 'b' [\n<!ENTITY ns 'http://www.w3.org/2000/svg'>\n"
+        "<!ENTITY colour 'fill:#ff0000'><!ENTITY both '&colour;;\n stroke:#0000ff'>\n]>\n"
+        "<svg xmlns='&ns;' width='9mm' height='9mm'>\n<rect style='&both;' width='5' height='5'/>\n"
+        "<!-- &none; --><rect style='&colour;' width='4' height='4' filter='url(#x)'/></svg>");
+    REQUIRE(art);
+    CHECK(inks(*art).size() == 2);
+    CHECK(count(*art, notice::entities) == 0);
+    REQUIRE(!art->remarks.empty());
+    CHECK(art->remarks.back().notice.line == 9);
+}
+
+TEST_CASE("entities never grow without bound, deep nesting ends") {
+    std::string bomb = "<!DOCTYPE svg [<!ENTITY outside SYSTEM 'file:///etc/passwd'><!ENTITY a0 'xxxxxxxxxxxxxxxx'>";
+    for (int i = 1; i < 30; ++i) {
+        const std::string before = "&a" + std::to_string(i - 1) + ";";
+        bomb += "<!ENTITY a" + std::to_string(i) + " '" + before + before + before + before + "'>";
+    }
+    const auto refused = read_text(bomb +
+                                   "]><svg xmlns='http://www.w3.org/2000/svg' width='9mm' height='9mm'>"
+                                   "<text>&outside;</text><desc>&a29;</desc><rect width='5' height='5'/></svg>");
+    REQUIRE(refused);
+    CHECK(refused->shapes.size() == 1);
+    CHECK(count(*refused, notice::entities) >= 1);
     std::string deep = "<rect width='2' height='2'/>";
     for (int i = 0; i < 5000; ++i)
         deep = "<g>" + deep + "</g>";

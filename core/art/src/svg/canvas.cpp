@@ -111,6 +111,7 @@ void Canvas::fill(const Path& page_path, FillRule rule, const Coat& coat, const 
         if (auto served = paint_by_server(scene_, coat.server, area, patterns_)) {
             served->picture.line = line;
             if (served->coarse) scene_.notes.add(notice::coarse_picture, element);
+            served->picture.above = static_cast<int>(scene_.art.shapes.size());
             scene_.art.pictures.push_back(std::move(served->picture));
             return;
         }
@@ -205,6 +206,7 @@ void Canvas::lay(std::shared_ptr<const raster::RgbImage> image, const Transform&
         case Left::all:
             break;
     }
+    picture.above = static_cast<int>(scene_.art.shapes.size());
     scene_.art.pictures.push_back(std::move(picture));
 }
 

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "document.hpp"
 
+#include "entities.hpp"
+
 #include <chalkline/art/reader.hpp>
 
 #include <algorithm>
@@ -25,6 +27,12 @@ int line_at(const std::vector<std::size_t>& ends, std::ptrdiff_t offset) {
 
 Result<std::unique_ptr<Document>> Document::parse(std::string_view bytes, const std::string& name) {
     std::unique_ptr<Document> document(new Document);
+    ExpandedText expanded;
+    if (bytes.find("<!ENTITY") != std::string_view::npos) {
+        expanded = expand_entities(bytes);
+        document->entities_left_ = expanded.left;
+        bytes = expanded.text;
+    }
     document->size_ = bytes.size();
     document->line_ends_ = ends_of_lines(bytes);
     // Blanks between tspans are letters; everywhere else they would only cost memory.

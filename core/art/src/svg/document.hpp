@@ -27,6 +27,8 @@ class Document {
     pugi::xml_node referred(std::string_view reference) const;
     const Sheet& sheet() const { return sheet_; }
     int rules_left_out() const { return rules_left_out_; }
+    /// References to entities that could not be replaced by their text.
+    int entities_left() const { return entities_left_; }
     int line_of(const pugi::xml_node& node) const;
     /// Share of the file that lies before the node, 0…1.
     double share_before(const pugi::xml_node& node) const;
@@ -39,6 +41,7 @@ class Document {
     std::unordered_map<std::string, pugi::xml_node> ids_;
     Sheet sheet_;
     int rules_left_out_ = 0;
+    int entities_left_ = 0;
     std::vector<std::size_t> line_ends_;
     std::size_t size_ = 0;
 };

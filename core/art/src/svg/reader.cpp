@@ -84,8 +84,8 @@ Result<Artwork> read(std::string_view bytes, const std::string& name, std::vecto
     if (style.displayed) walker.read_children(root, style, place);
     if (walker.cancelled()) return fail(chalkline::error::cancelled);
     if (walker.full()) return fail(error::too_many_points, {{"limit", std::to_string(most_points)}});
-    if (const auto at = bytes.find("<!ENTITY"); at != std::string_view::npos)
-        art.remarks.push_back({{std::string(notice::entities), {}, 1, 0}, {}});
+    if (const int left = (*document)->entities_left(); left > 0)
+        art.remarks.push_back({{std::string(notice::entities), {}, left, 0}, {}});
     finish_page(art, *page);
     art.format = "svg";
     return art;

@@ -8,8 +8,8 @@
 namespace chalkline::art::svg {
 
 /// Reads static SVG 1.1/2 (W3C): paths, basic shapes, text, pictures, groups, transforms, nested viewports, `use`,
-/// style sheets, clips, dashes, gradients and patterns; physical units at 96 px an inch. Never fetches anything and
-/// never expands entities of the document's own. `linked` are files already at hand.
+/// style sheets, clips, dashes, gradients and patterns; physical units at 96 px an inch. Never fetches anything;
+/// entities the document defines itself are replaced within bounds. `linked` are files already at hand.
 Result<Artwork> read(std::string_view bytes, const std::string& name, std::vector<LinkedFile> linked,
                      const ReadOptions& options, const Outside& outside, const Watch& watch);
 

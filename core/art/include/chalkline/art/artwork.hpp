@@ -29,7 +29,8 @@ struct PlacedPicture {
     geometry::Transform place;                      ///< unit square, (0,0) the picture's lower left → page mm
     std::optional<geometry::Region> clip;           ///< seen only inside, page mm
     Ink ink;
-    int line = 0;  ///< line in the source file, 0 when unknown
+    int line = 0;   ///< line in the source file, 0 when unknown
+    int above = 0;  ///< shapes painted before it, as numbered when read
 };
 
 /// Something the drawing asked for that will not burn as drawn, or that was decided for it, and where.
