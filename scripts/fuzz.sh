@@ -20,9 +20,11 @@ for kind in svg dxf pdf pictures; do
     leaks=1
     [ "$kind" = pdf ] && leaks=0
     target=fuzz_art
-    [ "$kind" = pictures ] && target=fuzz_pictures
+    slowest=20
+    # A few bytes may honestly describe 200 megapixels of one colour; with the sanitizers they take a while.
+    [ "$kind" = pictures ] && target=fuzz_pictures && slowest=60
     mkdir -p "$found/$kind"
     # shellcheck disable=SC2086  # the limit is one or two options
-    ASAN_OPTIONS=detect_leaks=$leaks "build/fuzz/tests/fuzz/$target" $limit -timeout=20 -rss_limit_mb=3000 \
+    ASAN_OPTIONS=detect_leaks=$leaks "build/fuzz/tests/fuzz/$target" $limit -timeout=$slowest -rss_limit_mb=3000 \
         -max_len=65536 -detect_leaks=$leaks -artifact_prefix="$found/" "$found/$kind" "tests/fuzz/corpus/$kind"
 done

@@ -116,6 +116,8 @@ TEST_CASE("pictures too large, broken or unknown get an error before any memory 
     REQUIRE_FALSE(refused);
     CHECK(refused.error().code == art::error::picture_too_large);
     CHECK(refused.error().parameters[0].second == "20000");
+    CHECK(decoder.decode(encoded(QImage(100'001, 1, QImage::Format_Mono), "png")).error().code ==
+          art::error::picture_too_large);
     CHECK(decoder.decode("hello").error().code == art::error::picture_unknown);
     CHECK(decoder.decode("<svg xmlns='http://www.w3.org/2000/svg'/>").error().code == art::error::picture_unknown);
     const std::string png = encoded(two_halves(QImage::Format_RGB32), "png");

@@ -56,7 +56,7 @@ constexpr std::array sentences{
              S("Save it as PNG or JPEG.")},
     Sentence{"art.picture-broken", S("The picture is broken: {reason}"),
              S("It was cut short or damaged. Copy it again from where it came from.")},
-    Sentence{"art.picture-too-large", S("The picture has {width} × {height} pixels, more than 200 million"),
+    Sentence{"art.picture-too-large", S("The picture has {width} × {height} pixels: more than 200 million, or a side over 100,000"),
              S("Make it smaller first: for burning, 10 pixels a millimetre are plenty.")},
     Sentence{"art.unsupported", S("{feature}: not reproduced, burned without it"), ""},
     Sentence{"art.no-size", S("The drawing states no size: taken as pixels at 96 to the inch"), ""},

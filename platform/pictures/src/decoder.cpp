@@ -39,6 +39,16 @@ raster::RgbImage to_rgb(const QImage& image) {
     return result;
 }
 
+bool too_large(const QSize& size) {
+    return static_cast<std::int64_t>(size.width()) * size.height() > art::most_pixels ||
+           std::max(size.width(), size.height()) > art::longest_side;
+}
+
+tl::unexpected<Error> refused(const QSize& size) {
+    return fail(art::error::picture_too_large,
+                {{"width", std::to_string(size.width())}, {"height", std::to_string(size.height())}});
+}
+
 }  // namespace
 
 Decoder::Decoder() {
@@ -54,15 +64,11 @@ Result<art::DecodedPicture> Decoder::decode(std::string_view bytes) const {
     reader.setAutoTransform(true);
     if (!is_known(reader.format())) return fail(art::error::picture_unknown);
     const QSize size = reader.size();
-    if (static_cast<std::int64_t>(size.width()) * size.height() > art::most_pixels)
-        return fail(art::error::picture_too_large,
-                    {{"width", std::to_string(size.width())}, {"height", std::to_string(size.height())}});
+    if (too_large(size)) return refused(size);
     const bool turned = reader.transformation() & QImageIOHandler::TransformationRotate90;
     QImage image = reader.read();
     if (image.isNull()) return fail(art::error::picture_broken, {{"reason", reader.errorString().toStdString()}});
-    if (static_cast<std::int64_t>(image.width()) * image.height() > art::most_pixels)
-        return fail(art::error::picture_too_large,
-                    {{"width", std::to_string(image.width())}, {"height", std::to_string(image.height())}});
+    if (too_large(image.size())) return refused(image.size());
     if (image.colorSpace().isValid() && image.colorSpace() != QColorSpace(QColorSpace::SRgb)) {
         const QImage plain = image.convertedToColorSpace(QColorSpace(QColorSpace::SRgb));
         if (!plain.isNull()) image = plain;

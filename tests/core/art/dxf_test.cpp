@@ -115,6 +115,23 @@ TEST_CASE("blocks: scaled, turned, mirrored, repeated, nested, with their insert
     CHECK(count(read_dxf("0 INSERT 2 NONE 0 LINE 10 0 20 0 11 1 21 1"), notice::missing_block) == 1);
 }
 
+TEST_CASE("remarks know their line and their place on the page") {
+    const Artwork art = read_dxf(
+        "0 LINE 10 0 20 0 11 40 21 20 0 INSERT 2 NONE 10 30 20 15 0 MESH 10 1 20 2 "
+        "0 MESH 10 3 20 4 0 HATCH 70 0 91 1 92 3 72 0 73 1 93 3 10 5 20 5 10 9 20 5 10 9 20 8 97 0");
+    const auto remark = [&](std::string_view code) {
+        return *std::find_if(art.remarks.begin(), art.remarks.end(),
+                             [&](const Remark& r) { return r.notice.code == code; });
+    };
+    REQUIRE(count(art, notice::missing_block) == 1);
+    REQUIRE(remark(notice::missing_block).places.size() == 1);
+    check_box(remark(notice::missing_block).places[0], {30, 15, 30, 15});
+    CHECK(remark(notice::missing_block).notice.line > 10);
+    CHECK(remark(notice::unsupported).places.size() == 2);
+    REQUIRE(remark(notice::hatch_pattern).places.size() == 1);
+    check_box(remark(notice::hatch_pattern).places[0], {5, 5, 9, 8});
+}
+
 TEST_CASE("colours by entity, layer and truth, and layers that are off are left out and named") {
     const std::string layers =
         "0 SECTION 2 TABLES 0 LAYER 2 Cut 62 1 0 LAYER 2 Off 62 -3 0 LAYER 2 Frozen 70 1 62 4 0 LAYER 2 True 62 7 420 "
@@ -156,6 +173,8 @@ TEST_CASE("letters stand where they are aligned, as outlines or single strokes")
     check_box(box("0 TEXT 40 7.16 1 ab 10 0 20 0 72 1 11 50 21 20"), {45, 20, 55, 27});
     check_box(box("0 TEXT 40 7.16 1 ab 10 0 20 0 72 2 73 3 11 50 21 50"), {40, 42.84, 50, 49.84});
     check_box(box("0 TEXT 40 7.16 1 ab 10 100 20 20 50 90"), {93, 20, 100, 30});
+    CHECK(count(read_dxf("0 MTEXT 40 5 1 a\\Pb", "", outside), notice::unsupported) == 0);
+    CHECK(count(read_dxf("0 MTEXT 40 5 1 {\\H2;a}b", "", outside), notice::unsupported) == 1);
     check_box(box("0 MTEXT 40 7.16 1 a\\Pbc 10 10 20 100 71 1"), {10, 80.907, 20, 99.84}, 0.02);
     ReadOptions strokes;
     strokes.text = DrawnText::single_stroke;
@@ -181,7 +200,10 @@ TEST_CASE("units come from the file, or from the maker when it is silent") {
 }
 
 TEST_CASE("the binary form is read like the text") {
-    std::string bytes("Auto" "CAD Binary DXF\r\n\x1a\0", 22);
+    std::string bytes(
+        "Auto"
+        "CAD Binary DXF\r\n\x1a\0",
+        22);
     const auto add = [&bytes](std::int16_t code, const auto& value) {
         bytes.append(reinterpret_cast<const char*>(&code), 2);
         if constexpr (std::is_convertible_v<decltype(value), std::string>)

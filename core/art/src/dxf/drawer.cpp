@@ -12,6 +12,7 @@
 namespace chalkline::art::dxf {
 namespace {
 
+using geometry::Box;
 using geometry::Path;
 using geometry::Point;
 using geometry::Transform;
@@ -48,6 +49,14 @@ void Drawer::draw_all() {
 }
 
 void Drawer::draw(const Entity& entity, const Frame& frame) {
+    const auto mark = remarks_.mark();
+    draw_by_type(entity, frame);
+    Box place;
+    if (entity.find(10)) place.add(frame.map(entity.point(10)));
+    remarks_.close(mark, place);
+}
+
+void Drawer::draw_by_type(const Entity& entity, const Frame& frame) {
     if (++drawn_ % 4096 == 0) cancelled_ = cancelled_ || watch_.cancelled();
     if (cancelled_ || full() || !shown(entity, frame)) return;
     if (drawn_ > most_drawn) return note(notice::too_deep, entity);
@@ -268,12 +277,7 @@ void Drawer::add_fill(Path path, const Entity& entity, const Frame& frame, geome
 }
 
 void Drawer::note(std::string_view code, const Entity& entity, Parameters parameters) {
-    const std::string key = std::string(code) + (parameters.empty() ? "" : ":" + parameters[0].second);
-    const auto [found, fresh] = notes_.try_emplace(key, art_.remarks.size());
-    if (fresh)
-        art_.remarks.push_back({{std::string(code), std::move(parameters), 1, entity.line}, {}});
-    else
-        ++art_.remarks[found->second].notice.count;
+    remarks_.add(code, entity.line, std::move(parameters));
 }
 
 }  // namespace chalkline::art::dxf

@@ -2,6 +2,7 @@
 // Draws the entities of a DXF drawing into shapes, in drawing units.
 #pragma once
 #include "drawing.hpp"
+#include "remark_book.hpp"
 
 #include <chalkline/art/reader.hpp>
 
@@ -30,6 +31,7 @@ class Drawer {
     };
 
     void draw(const Entity& entity, const Frame& frame);
+    void draw_by_type(const Entity& entity, const Frame& frame);
     bool shown(const Entity& entity, const Frame& frame);
     Rgb colour_of(const Entity& entity, const Frame& frame) const;
     std::string layer_of(const Entity& entity, const Frame& frame) const;
@@ -60,7 +62,7 @@ class Drawer {
     const Outside& outside_;
     const Watch& watch_;
     Artwork art_;
-    std::map<std::string, std::size_t> notes_;
+    RemarkBook remarks_{art_};
     std::set<std::string> hidden_layers_;
     std::vector<const Block*> inside_;  ///< blocks being drawn
     std::size_t points_ = 0, drawn_ = 0;

@@ -53,6 +53,14 @@ std::vector<std::string> wrapped(const std::string& line, double width,
     return lines;
 }
 
+/// The text switches font, height, width, slant, tracking, colour or stacks fractions on its way.
+bool changes_looks_within(std::string_view text) {
+    for (auto at = text.find('\\'); at + 1 < text.size(); at = text.find('\\', at + 2)) {
+        if (std::string_view("fFHWQTCS").find(text[at + 1]) != std::string_view::npos) return true;
+    }
+    return false;
+}
+
 }  // namespace
 
 std::pair<Path, double> Drawer::letters(const std::string& text, std::string_view look, const Entity& entity) {
@@ -132,6 +140,7 @@ void Drawer::draw_mtext(const Entity& entity, const Frame& frame) {
     const double height = entity.number(40);
     if (whole.empty() || !(height > 0)) return;
     if (!outside_.lettering) return note(notice::unsupported, entity, {{"feature", "text"}});
+    if (changes_looks_within(whole)) note(notice::unsupported, entity, {{"feature", "text-formatting"}});
 
     const double size = height / capital_height, limit = entity.number(41) / size;
     const std::string_view look = entity.text(7);

@@ -60,32 +60,7 @@ std::shared_ptr<const Clip> clipped_to(const std::shared_ptr<const Clip>& before
 }
 
 void Notes::add(std::string_view code, const pugi::xml_node& where, Parameters parameters) {
-    const std::string key = std::string(code) + (parameters.empty() ? "" : ":" + parameters[0].second);
-    const auto [found, fresh] = index_.try_emplace(key, art_.remarks.size());
-    if (fresh)
-        art_.remarks.push_back({{std::string(code), std::move(parameters), 1, document_.line_of(where)}, {}});
-    else
-        ++art_.remarks[found->second].notice.count;
-    open_.push_back(found->second);
-}
-
-void Notes::close(const Mark& since) {
-    if (open_.size() <= since.open) return;
-    Box box;
-    bool measured = false;
-    for (std::size_t i = since.open; i < open_.size(); ++i) {
-        Remark& remark = art_.remarks[open_[i]];
-        if (remark.places.size() >= Remark::most_places) continue;
-        if (!measured) {
-            for (std::size_t s = since.shapes; s < art_.shapes.size(); ++s)
-                box.add(geometry::bounds(art_.shapes[s].path.flatten({}, 1)));
-            for (std::size_t p = since.pictures; p < art_.pictures.size(); ++p)
-                box.add(bounds(art_.pictures[p]));
-            measured = true;
-        }
-        if (!box.empty()) remark.places.push_back(box);
-    }
-    open_.resize(since.open);
+    RemarkBook::add(code, document_.line_of(where), std::move(parameters));
 }
 
 void cascade(const Scene& scene, const pugi::xml_node& element, Style& style, const Viewport& viewport) {

@@ -3,11 +3,11 @@
 // Y down) until the reader turns the finished page into millimetres.
 #pragma once
 #include "document.hpp"
+#include "remark_book.hpp"
 #include "style.hpp"
 
 #include <chalkline/art/reader.hpp>
 
-#include <map>
 #include <memory>
 #include <string>
 
@@ -38,24 +38,14 @@ struct Place {
     double scale() const { return std::sqrt(std::abs(geometry::cross({map.a, map.b}, {map.c, map.d}))); }
 };
 
-/// The remarks of a drawing; those of an element get the box of what the element drew.
-class Notes {
+/// The remarks of a drawing, by the element they are about.
+class Notes : public RemarkBook {
  public:
-    Notes(const Document& document, Artwork& art) : document_(document), art_(art) {}
+    Notes(const Document& document, Artwork& art) : RemarkBook(art), document_(document) {}
     void add(std::string_view code, const pugi::xml_node& where, Parameters parameters = {});
-
-    /// What was drawn and remarked so far; `close` gives the remarks since then their place.
-    struct Mark {
-        std::size_t shapes, pictures, open;
-    };
-    Mark mark() const { return {art_.shapes.size(), art_.pictures.size(), open_.size()}; }
-    void close(const Mark& since);
 
  private:
     const Document& document_;
-    Artwork& art_;
-    std::map<std::string, std::size_t> index_;
-    std::vector<std::size_t> open_;  ///< remarks of elements still being read
 };
 
 /// What every part of the reader works with.

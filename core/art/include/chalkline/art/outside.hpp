@@ -29,6 +29,8 @@ inline constexpr std::string_view picture_too_large = "art.picture-too-large";
 
 /// Most pixels in one picture; larger ones are refused before any memory is taken for them.
 inline constexpr std::int64_t most_pixels = 200'000'000;
+/// Most pixels along one side: ten metres at 10 pixels a millimetre.
+inline constexpr int longest_side = 100'000;
 
 class PictureDecoder {
  public:
