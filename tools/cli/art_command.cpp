@@ -119,12 +119,10 @@ void print_summary(const std::string& path, const art::Artwork& art) {
     }
     for (const art::Remark& remark : art.remarks) {
         const Notice& notice = remark.notice;
-        std::string line = translated("  note: ") + wording::describe(notice).toStdString();
-        if (notice.count > 1)
-            line += " (" + std::to_string(notice.count) + " places, first line " + std::to_string(notice.line) + ")";
-        else if (notice.line > 0)
-            line += " (line " + std::to_string(notice.line) + ")";
-        print_text(line);
+        std::string where = notice.count > 1 ? std::to_string(notice.count) + " places" : "";
+        if (notice.line > 0) where += (where.empty() ? "line " : ", first line ") + std::to_string(notice.line);
+        print_text(translated("  note: ") + wording::describe(notice).toStdString() +
+                   (where.empty() ? "" : " (" + where + ")"));
     }
 }
 
