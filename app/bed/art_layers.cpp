@@ -76,10 +76,9 @@ void ArtLayers::keep_only(const job::Job& job) {
 
 template <class Draw>
 void ArtPainter::for_each_layer(QPainter& painter, const Camera& camera, Draw draw) const {
-    const auto place_of = [this](const Ink& ink) {
+    const auto place_of = [this](const job::Motif& motif, const Ink& ink) {
         std::size_t i = 0;
-        while (i < job_.steps.size() &&
-               std::find(job_.steps[i].inks.begin(), job_.steps[i].inks.end(), ink) == job_.steps[i].inks.end())
+        while (i < job_.steps.size() && !job::Job::burns(job_.steps[i], motif, ink))
             ++i;
         return i;
     };
@@ -88,7 +87,7 @@ void ArtPainter::for_each_layer(QPainter& painter, const Camera& camera, Draw dr
         const std::size_t step = turn == 0 ? job_.steps.size() : turn - 1;
         for (const job::Motif& motif : job_.motifs) {
             for (const ArtLayers::Layer& layer : layers_.of(motif.art)) {
-                if (place_of(layer.ink) != step) continue;
+                if (place_of(motif, layer.ink) != step) continue;
                 painter.setTransform(to_qt(motif.place) * camera.transform());
                 draw(layer, step < job_.steps.size() ? &job_.steps[step] : nullptr);
             }

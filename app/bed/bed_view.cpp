@@ -5,6 +5,7 @@
 
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/job/edits.hpp>
+#include <chalkline/job/placing.hpp>
 
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -169,7 +170,9 @@ std::optional<job::Id> BedView::motif_at(geometry::Point place) const {
 
 void BedView::move_selected(geometry::Point by, int merge) {
     if (!selected_) return;
-    (void)document_.edit(tr("Move art"), job::move_motif(document_.job(), *selected_, by), JobChange::place, merge);
+    (void)document_.edit(tr("Move art"),
+                         job::transform(document_.job(), {*selected_}, geometry::Transform::move(by.x, by.y)),
+                         JobChange::place, merge);
 }
 
 void BedView::resizeEvent(QResizeEvent*) {
@@ -259,7 +262,7 @@ void BedView::keyPressEvent(QKeyEvent* event) {
             return move(0, -1);
         case Qt::Key_Delete:
             if (selected_ && !desk_.burning())
-                (void)document_.edit(tr("Remove art"), job::remove_motif(document_.job(), *selected_),
+                (void)document_.edit(tr("Remove art"), job::remove(document_.job(), {*selected_}),
                                      JobChange::art | JobChange::place);
             return;
         case Qt::Key_Space:

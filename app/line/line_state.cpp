@@ -41,7 +41,7 @@ MarkFact steps_fact(const job::Job& job) {
                 loose == 1 ? tr("1 ink without a step") : tr("%1 inks without a step").arg(loose)};
     if (job::order_fault(job)) return {MarkState::attention, tr("a cut comes too early")};
     const auto used =
-        std::count_if(job.steps.begin(), job.steps.end(), [](const job::Step& s) { return !s.inks.empty(); });
+        std::count_if(job.steps.begin(), job.steps.end(), [&](const job::Step& s) { return job.has_work(s); });
     if (used == 0) return {MarkState::not_yet, tr("no step burns anything")};
     QString fact = used == 1 ? tr("1 step") : tr("%1 steps").arg(used);
     const bool cut = !job.steps.empty() && job.steps.back().settings.kind == steps::StepKind::cut && used > 1;

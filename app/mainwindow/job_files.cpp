@@ -57,11 +57,23 @@ void JobFiles::new_job() {
 void JobFiles::open_job(const QString& path) {
     reader_.start([path, surroundings = surroundings_](
                       const Watch& watch) { return job::load(path.toStdString(), surroundings->of_nothing(), watch); },
-                  [this, path](Result<job::Job> job) {
-                      if (!job) return Q_EMIT message(wording::describe(job.error()));
-                      document_.replace(std::move(*job), path);
+                  [this, path](Result<job::Opened> read) {
+                      if (!read) return Q_EMIT message(wording::describe(read.error()));
+                      document_.replace(std::move(read->job), path);
                       Q_EMIT opened();
+                      say_lost(read->lost);
                   });
+}
+
+/// What a damaged file no longer holds, as one message.
+void JobFiles::say_lost(const std::vector<Notice>& lost) {
+    if (lost.empty()) return;
+    QStringList what;
+    for (const Notice& notice : lost)
+        what << wording::describe(notice);
+    wording::Message said = wording::describe(Error{lost.front().code, lost.front().parameters, {}, 0});
+    said.what = what.join("; ");
+    Q_EMIT message(said);
 }
 
 void JobFiles::save(std::function<void()> then) {

@@ -38,6 +38,7 @@ class JobFiles : public QObject {
 
  private:
     void open_job(const QString& path);
+    void say_lost(const std::vector<Notice>& lost);
     void save_to(const QString& path, const std::function<void()>& then);
 
     JobDocument& document_;

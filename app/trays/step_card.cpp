@@ -157,12 +157,13 @@ void StepCard::paintEvent(QPaintEvent*) {
         painter.drawRoundedRect(QRectF(x, 12, 12, 12), 3, 3);
         x += 16;
     }
-    painter.setPen(step_.inks.empty() ? roles.quiet : roles.text);
+    const bool idle = !context_.document.job().has_work(step_);
+    painter.setPen(idle ? roles.quiet : roles.text);
     painter.drawText(QRect(x + 4, 8, width() - x - 20, 20), Qt::AlignVCenter, wording::name(step_.settings.kind));
     painter.setFont(theme::font(theme::normal));
     painter.setPen(roles.quiet);
     painter.drawText(QRect(width() - 142, 8, 130, 20), Qt::AlignVCenter | Qt::AlignRight,
-                     step_.inks.empty() ? tr("burns nothing") : time_);
+                     idle ? tr("burns nothing") : time_);
     painter.setFont(theme::font(theme::small));
     painter.drawText(QRect(38, 29, width() - 50, 18), Qt::AlignVCenter, summary());
 }

@@ -123,8 +123,8 @@ void StepsTray::refresh() {
     card_box_->removeWidget(fault_);
     fault_->setVisible(job::order_fault(job));
     if (job::order_fault(job)) {
-        const auto cut = std::find_if(job.steps.begin(), job.steps.end(), [](const job::Step& s) {
-            return s.settings.kind == steps::StepKind::cut && !s.inks.empty();
+        const auto cut = std::find_if(job.steps.begin(), job.steps.end(), [&](const job::Step& s) {
+            return s.settings.kind == steps::StepKind::cut && job.has_work(s);
         });
         card_box_->insertWidget(static_cast<int>(cut - job.steps.begin()) + 1, fault_);
     }

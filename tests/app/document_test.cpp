@@ -5,6 +5,7 @@
 
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
+#include <chalkline/job/placing.hpp>
 
 #include <catch2/catch.hpp>
 
@@ -16,7 +17,7 @@ using namespace chalkline::app;
 namespace {
 
 job::Job sample() {
-    return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value();
+    return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value().job;
 }
 
 }  // namespace
@@ -25,7 +26,8 @@ TEST_CASE("every edit can be undone to the first state, byte by byte") {
     JobDocument document;
     document.replace(sample(), "x.chalk");
     const auto first = job::to_chalk(document.job()).value();
-    REQUIRE(document.edit("Move", job::move_motif(document.job(), 1, {5, 0}), JobChange::place));
+    REQUIRE(
+        document.edit("Move", job::transform(document.job(), {1}, geometry::Transform::move(5, 0)), JobChange::place));
     REQUIRE(document.edit("Step", job::remove_step(document.job(), document.job().steps[0].id), JobChange::steps));
     REQUIRE(document.edit("Stock", job::set_stock(document.job(), {}), JobChange::stock));
     CHECK(document.history().count() == 3);
@@ -45,12 +47,14 @@ TEST_CASE("a drag is one edit, two drags are two") {
     JobChange seen = JobChange::none;
     QObject::connect(&document, &JobDocument::changed, [&](JobChange change) { seen = seen | change; });
     for (int i = 0; i < 10; ++i)
-        REQUIRE(document.edit("Move", job::move_motif(document.job(), 1, {1, 0}), JobChange::place, 1));
+        REQUIRE(document.edit("Move", job::transform(document.job(), {1}, geometry::Transform::move(1, 0)),
+                              JobChange::place, 1));
     CHECK(document.history().count() == 1);
     CHECK(touches(seen, JobChange::place));
     CHECK_FALSE(touches(seen, JobChange::steps));
     document.end_merge();
-    REQUIRE(document.edit("Move", job::move_motif(document.job(), 1, {1, 0}), JobChange::place, 1));
+    REQUIRE(document.edit("Move", job::transform(document.job(), {1}, geometry::Transform::move(1, 0)),
+                          JobChange::place, 1));
     CHECK(document.history().count() == 2);
 }
 
@@ -58,7 +62,7 @@ TEST_CASE("a refused edit changes nothing") {
     JobDocument document;
     document.replace(sample(), {});
     const auto before = job::to_chalk(document.job()).value();
-    CHECK_FALSE(document.edit("Remove", job::remove_motif(document.job(), 99), JobChange::art));
+    CHECK_FALSE(document.edit("Remove", job::remove(document.job(), {99}), JobChange::art));
     CHECK(document.history().count() == 0);
     CHECK(job::to_chalk(document.job()).value() == before);
 }
@@ -68,7 +72,8 @@ TEST_CASE("saved means saved") {
     const QString path = folder.filePath("Plot 9.chalk");
     JobDocument document;
     document.replace(sample(), {});
-    REQUIRE(document.edit("Move", job::move_motif(document.job(), 1, {1, 0}), JobChange::place));
+    REQUIRE(
+        document.edit("Move", job::transform(document.job(), {1}, geometry::Transform::move(1, 0)), JobChange::place));
     CHECK(document.unsaved());
     CHECK_FALSE(document.save("/nowhere/x.chalk"));
     CHECK(document.unsaved());
@@ -76,7 +81,7 @@ TEST_CASE("saved means saved") {
     REQUIRE(document.save(path));
     CHECK_FALSE(document.unsaved());
     CHECK(document.title() == "Plot 9");
-    CHECK(job::to_chalk(job::load(path.toStdString()).value()).value() == job::to_chalk(document.job()).value());
+    CHECK(job::to_chalk(job::load(path.toStdString()).value().job).value() == job::to_chalk(document.job()).value());
     document.history().undo();
     CHECK(document.unsaved());
 }

@@ -4,6 +4,7 @@
 
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
+#include <chalkline/job/placing.hpp>
 
 #include <catch2/catch.hpp>
 
@@ -46,7 +47,7 @@ TEST_CASE("each thing that is wrong shows at its own mark, and goes when it is m
     edit(driver, job::leave_out(driver->document().job(), good.steps[1].inks[0]), JobChange::steps);
     CHECK(driver.state(Mark::steps) == MarkState::done);
 
-    edit(driver, job::move_motif(good, 1, {200, 0}), JobChange::place);
+    edit(driver, job::transform(good, {1}, geometry::Transform::move(200, 0)), JobChange::place);
     REQUIRE(test::wait_for([&] { return driver.state(Mark::stock) == MarkState::attention; }));
     CHECK(driver.fact(Mark::stock).endsWith("mm off the bed"));
     REQUIRE(test::wait_for([&] { return driver.state(Mark::rehearse) == MarkState::attention; }));
@@ -85,14 +86,15 @@ TEST_CASE("the plan follows the newest edit when edits come fast") {
     driver.drop({sample});
     REQUIRE(driver.wait_planned());
     for (int i = 1; i <= 30; ++i)
-        edit(driver, job::move_motif(driver->document().job(), 1, {0.5, 0}), JobChange::place);
+        edit(driver, job::transform(driver->document().job(), {1}, geometry::Transform::move(0.5, 0)),
+             JobChange::place);
     REQUIRE(driver.wait_planned());
     const double left = job::bounds(driver->document().job()).left;
     CHECK(driver->plans().planned().plan->burn_box.left == Approx(left).margin(0.02));
 }
 
 TEST_CASE("a plan worked out twice is the same, and can be cancelled") {
-    const job::Job job = job::load(sample.toStdString()).value();
+    const job::Job job = job::load(sample.toStdString()).value().job;
     const Planned a = work_out(job, {}, {}), b = work_out(job, {}, {});
     REQUIRE(a.plan);
     CHECK(a.may_burn());

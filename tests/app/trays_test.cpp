@@ -4,6 +4,7 @@
 #include "trays/tray_context.hpp"
 
 #include <chalkline/job/edits.hpp>
+#include <chalkline/job/placing.hpp>
 
 #include <catch2/catch.hpp>
 
@@ -163,7 +164,8 @@ TEST_CASE("the bed shows the stock, the art in its burn tones, and what is off t
         return red;
     };
     CHECK(count_red() == 0);
-    REQUIRE(driver->document().edit("Move", job::move_motif(driver->document().job(), 1, {60, 0}), JobChange::place));
+    REQUIRE(driver->document().edit(
+        "Move", job::transform(driver->document().job(), {1}, geometry::Transform::move(60, 0)), JobChange::place));
     REQUIRE(test::wait_for([&] { return !driver->plans().stale() && driver->plans().planned().off_stock > 0; }));
     CHECK(count_red() > 50);
 }

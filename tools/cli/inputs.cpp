@@ -101,7 +101,7 @@ Result<job::Job> apply_steps(job::Job job, const std::vector<std::string>& texts
         for (const auto& routed : job::routed_inks(job))
             if (!request->ink || *request->ink == routed.ink) job = *job::route_ink(std::move(job), routed.ink, id);
     }
-    std::erase_if(job.steps, [](const job::Step& step) { return step.inks.empty(); });
+    std::erase_if(job.steps, [&](const job::Step& step) { return !job.has_work(step); });
     return job;
 }
 
@@ -216,7 +216,13 @@ Result<Input> load_input(const std::string& path, const JobOptions& options, con
     if (!bytes) return tl::unexpected(bytes.error());
     Result<job::Job> job;
     if (bytes->starts_with("PK")) {
-        job = job::parse_chalk(*bytes, path, surroundings.of_nothing());
+        auto opened = job::parse_chalk(*bytes, path, surroundings.of_nothing());
+        // A job with a part missing is for a person to look at, not for burning unseen.
+        if (opened && !opened->lost.empty()) {
+            const Notice& first = opened->lost.front();
+            return tl::unexpected(Error{first.code, first.parameters, path, 0});
+        }
+        job = opened ? Result<job::Job>(std::move(opened->job)) : tl::unexpected(opened.error());
     } else {
         // What no reader of art recognises is a program, unless its name says otherwise.
         if (art::format_of(*bytes).empty() && !path.ends_with(".svg"))

@@ -9,6 +9,7 @@
 #include "trays/art/trace_panel.hpp"
 
 #include <chalkline/job/edits.hpp>
+#include <chalkline/job/placing.hpp>
 
 #include <QDir>
 #include <QFileDialog>
@@ -283,9 +284,10 @@ void ArtTray::move_to(double x, double y) {
     const job::Motif* motif = chosen();
     if (!motif) return;
     const auto box = job::bounds(*motif);
-    (void)context_.document.edit(tr("Place art"),
-                                 job::move_motif(context_.document.job(), motif->id, {x - box.left, y - box.bottom}),
-                                 JobChange::place);
+    (void)context_.document.edit(
+        tr("Place art"),
+        job::transform(context_.document.job(), {motif->id}, geometry::Transform::move(x - box.left, y - box.bottom)),
+        JobChange::place);
 }
 
 }  // namespace chalkline::app

@@ -23,10 +23,10 @@ QString remark_text(const Notice& notice) {
 }
 
 /// How long a line of this length takes in the step that burns the ink.
-double seconds_of(const job::Job& job, const Ink& ink, double length) {
+double seconds_of(const job::Job& job, const job::Motif& motif, const Ink& ink, double length) {
     double seconds = 0;
     for (const job::Step& step : job.steps)
-        if (std::find(step.inks.begin(), step.inks.end(), ink) != step.inks.end())
+        if (job::Job::burns(step, motif, ink))
             seconds += length / step.settings.speed.mm_per_min() * 60 * step.settings.passes;
     return seconds;
 }
@@ -131,10 +131,13 @@ void FindingsPanel::add_finds() {
 }
 
 void FindingsPanel::add_saving(const std::vector<art::Find>& finds) {
+    const job::Job& job = context_.document.job();
+    const job::Motif* motif = job.motif(motif_);
+    if (!motif) return;
     double length = 0, seconds = 0;
     for (const art::Find& find : finds) {
         length += find.length;
-        seconds += seconds_of(context_.document.job(), find.ink, find.length);
+        seconds += seconds_of(job, *motif, find.ink, find.length);
     }
     if (length < 0.1) return;
     rows_->addWidget(make_label(

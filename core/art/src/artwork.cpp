@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/art/artwork.hpp>
+#include <chalkline/geometry/hull.hpp>
 
 #include <map>
 
@@ -105,6 +106,31 @@ std::vector<InkSummary> measured_inks(const Artwork& artwork) {
     for (std::size_t i = 0; i < regions.size(); ++i)
         result[i].area = geometry::covered_area(regions[i]);
     return result;
+}
+
+std::vector<geometry::Point> hull_of(const Artwork& artwork) {
+    std::vector<geometry::Point> points;
+    for (const Shape& shape : artwork.shapes) {
+        for (const auto& line : shape.path.flatten())
+            points.insert(points.end(), line.points.begin(), line.points.end());
+        // Large drawings are taken in parts: the hull of hulls is the hull.
+        constexpr std::size_t many = 100'000;
+        if (points.size() > many) points = geometry::convex_hull(std::move(points));
+    }
+    for (const PlacedPicture& picture : artwork.pictures) {
+        // A clipped picture counts with the upright box of what is seen.
+        const geometry::Box seen = bounds(picture);
+        for (const auto corner : geometry::outline(picture.clip ? seen : geometry::Box{0, 0, 1, 1}).points)
+            if (!seen.empty()) points.push_back(picture.clip ? corner : picture.place(corner));
+    }
+    return geometry::convex_hull(std::move(points));
+}
+
+geometry::Box bounds_under(const Artwork& artwork, const geometry::Transform& map) {
+    geometry::Box box;
+    for (const auto point : artwork.hull.empty() ? hull_of(artwork) : artwork.hull)
+        box.add(map(point));
+    return box;
 }
 
 geometry::Box bounds(const Artwork& artwork) {

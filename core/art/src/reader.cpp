@@ -60,6 +60,7 @@ Result<Artwork> read_with(std::shared_ptr<const std::string> bytes, const std::s
     art->name = name;
     art->read_with = options;
     art->source = std::move(bytes);
+    art->hull = hull_of(*art);
     return art;
 }
 

@@ -140,19 +140,6 @@ Result<Job> register_page(Job job, Id id, Point corner, double angle) {
     return job;
 }
 
-Result<Job> remove_motif(Job job, Id motif) {
-    if (!find_motif(job, motif)) return fail(error::unknown_motif);
-    std::erase_if(job.motifs, [motif](const Motif& m) { return m.id == motif; });
-    return job;
-}
-
-Result<Job> move_motif(Job job, Id id, Point by) {
-    Motif* motif = find_motif(job, id);
-    if (!motif) return fail(error::unknown_motif);
-    motif->place = Transform::move(by.x, by.y) * motif->place;
-    return job;
-}
-
 Job place_art(Job job, Point lower_left) {
     const Box box = bounds(job);
     for (Motif& motif : job.motifs)
@@ -182,6 +169,8 @@ Job add_step(Job job, StepKind kind) {
 Result<Job> remove_step(Job job, Id id) {
     if (!find_step(job, id)) return fail(error::unknown_step);
     std::erase_if(job.steps, [id](const Step& s) { return s.id == id; });
+    for (Motif& motif : job.motifs)
+        if (motif.step == id) motif.step.reset();
     return job;
 }
 
@@ -211,7 +200,7 @@ Job put_in_order(Job job) {
 bool order_fault(const Job& job) {
     bool cut = false;
     for (const Step& step : job.steps) {
-        if (step.inks.empty()) continue;
+        if (!job.has_work(step)) continue;
         if (cut && step.settings.kind != StepKind::cut) return true;
         cut = cut || step.settings.kind == StepKind::cut;
     }

@@ -2,14 +2,51 @@
 #include <chalkline/job/job.hpp>
 
 #include <algorithm>
+#include <cmath>
+#include <numbers>
 
 namespace chalkline::job {
 
 using geometry::Point;
 
+geometry::Transform Stock::place() const {
+    return geometry::Transform::move(corner.x, corner.y) * geometry::Transform::turn(angle);
+}
+
 geometry::Polyline Stock::outline() const {
-    const auto place = geometry::Transform::move(corner.x, corner.y) * geometry::Transform::turn(angle);
-    return {{place({0, 0}), place({width, 0}), place({width, height}), place({0, height})}, true};
+    geometry::Polyline line{{}, true};
+    if (form == Form::rectangle) line.points = {{0, 0}, {1, 0}, {1, 1}, {0, 1}};
+    if (form == Form::outline) line.points = points;
+    if (form == Form::ellipse) {
+        constexpr int corners = 180;
+        for (int i = 0; i < corners; ++i) {
+            const double turn = 2 * std::numbers::pi * i / corners;
+            line.points.push_back({0.5 + 0.5 * std::cos(turn), 0.5 + 0.5 * std::sin(turn)});
+        }
+    }
+    const auto map = place() * geometry::Transform::scale(width, height);
+    for (Point& point : line.points)
+        point = map(point);
+    if (geometry::signed_area(line) < 0) std::reverse(line.points.begin(), line.points.end());
+    return line;
+}
+
+bool Job::burns(const Step& step, const Motif& motif, const Ink& ink) {
+    if (motif.step) return *motif.step == step.id && ink.kind != InkKind::picture;
+    return std::find(step.inks.begin(), step.inks.end(), ink) != step.inks.end();
+}
+
+bool Job::has_work(const Step& step) const {
+    return !step.inks.empty() ||
+           std::any_of(motifs.begin(), motifs.end(), [&](const Motif& motif) { return motif.step == step.id; });
+}
+
+std::optional<Point> datum_place(const Job& job) {
+    if (job.datum)
+        if (const Motif* motif = job.motif(job.datum->motif)) return motif->place(job.datum->on_page);
+    const geometry::Box box = bounds(job);
+    if (box.empty()) return {};
+    return Point{box.left, box.bottom};
 }
 
 const Motif* Job::motif(Id id) const {
@@ -25,6 +62,7 @@ const Step* Job::step(Id id) const {
 std::vector<RoutedInk> routed_inks(const Job& job) {
     std::vector<RoutedInk> result;
     for (const Motif& motif : job.motifs) {
+        if (motif.step) continue;  // its inks ask nobody
         for (const art::InkSummary& summary : art::inks(*motif.art)) {
             const auto known = std::find_if(result.begin(), result.end(),
                                             [&](const RoutedInk& routed) { return routed.ink == summary.ink; });
@@ -45,25 +83,17 @@ std::vector<RoutedInk> routed_inks(const Job& job) {
 }
 
 geometry::Point on_page(const Motif& motif, geometry::Point on_bed) {
-    const auto& p = motif.place;
-    const double area = p.a * p.d - p.b * p.c;
-    const geometry::Point q{on_bed.x - p.e, on_bed.y - p.f};
-    return {(p.d * q.x - p.c * q.y) / area, (p.a * q.y - p.b * q.x) / area};
+    return motif.place.inverse()(on_bed);
 }
 
 geometry::Box bounds(const Motif& motif) {
+    return art::bounds_under(*motif.art, motif.place);
+}
+
+geometry::Box bounds(const Job& job, const Ids& motifs) {
     geometry::Box box;
-    for (const art::Shape& shape : motif.art->shapes)
-        box.add(geometry::bounds(shape.path.flatten(motif.place)));
-    for (const art::PlacedPicture& picture : motif.art->pictures) {
-        art::PlacedPicture on_bed = picture;
-        on_bed.place = motif.place * picture.place;
-        if (on_bed.clip)
-            for (auto& ring : on_bed.clip->rings)
-                for (auto& point : ring.points)
-                    point = motif.place(point);
-        box.add(art::bounds(on_bed));
-    }
+    for (const Id id : motifs)
+        if (const Motif* motif = job.motif(id)) box.add(bounds(*motif));
     return box;
 }
 

@@ -4,6 +4,8 @@
 #include <chalkline/planning/checks.hpp>
 
 #include <algorithm>
+#include <limits>
+#include <utility>
 
 namespace chalkline::planning {
 namespace {
@@ -18,7 +20,7 @@ void for_each_burned_point(const job::Job& job, Look look) {
     for (const job::Motif& motif : job.motifs) {
         for (const art::Shape& shape : motif.art->shapes) {
             const bool burned = std::any_of(job.steps.begin(), job.steps.end(), [&](const job::Step& step) {
-                return std::find(step.inks.begin(), step.inks.end(), shape.ink) != step.inks.end();
+                return job::Job::burns(step, motif, shape.ink);
             });
             if (!burned) continue;
             for (const auto& line : shape.path.flatten(motif.place))
@@ -28,15 +30,38 @@ void for_each_burned_point(const job::Job& job, Look look) {
     }
 }
 
-/// Distance of a point outside a convex counter-clockwise outline, measured to the side it passed; 0 inside.
-double outside(const geometry::Polyline& outline, Point p) {
-    double worst = 0;
-    for (std::size_t i = 0; i < outline.points.size(); ++i) {
-        const Point a = outline.points[i], b = outline.points[(i + 1) % outline.points.size()];
-        worst = std::max(worst, -geometry::cross(b - a, p - a) / geometry::distance(a, b));
+/// Distance of a point outside an outline to its nearest side; 0 inside.
+class Outside {
+ public:
+    explicit Outside(const geometry::Polyline& outline) : region_{{outline}, geometry::FillRule::non_zero} {
+        // Nearly every point lies inside a piece without hollows, and that is quick to see.
+        const auto& points = outline.points;
+        for (std::size_t i = 0; i < points.size(); ++i) {
+            const Point a = points[i], b = points[(i + 1) % points.size()], c = points[(i + 2) % points.size()];
+            convex_ = convex_ && geometry::cross(b - a, c - b) >= -1e-9;
+        }
     }
-    return worst;
-}
+    double by(Point p) const {
+        const auto& points = region_.rings[0].points;
+        const auto side = [&](std::size_t i) { return std::pair{points[i], points[(i + 1) % points.size()]}; };
+        bool inside = convex_;
+        for (std::size_t i = 0; inside && i < points.size(); ++i)
+            inside = geometry::cross(side(i).second - side(i).first, p - side(i).first) >= 0;
+        if (inside || (!convex_ && geometry::contains(region_, p))) return 0;
+        double nearest = std::numeric_limits<double>::infinity();
+        for (std::size_t i = 0; i < points.size(); ++i) {
+            const auto [a, b] = side(i);
+            const double square = geometry::dot(b - a, b - a);
+            const double t = square > 0 ? std::clamp(geometry::dot(p - a, b - a) / square, 0.0, 1.0) : 0;
+            nearest = std::min(nearest, geometry::distance(p, geometry::between(a, b, t)));
+        }
+        return nearest;
+    }
+
+ private:
+    geometry::Region region_;
+    bool convex_ = true;
+};
 
 /// The burned point farthest outside an outline.
 struct Overhang {
@@ -45,8 +70,9 @@ struct Overhang {
 };
 Overhang worst_overhang(const job::Job& job, const geometry::Polyline& outline) {
     Overhang worst;
+    const Outside outside(outline);
     for_each_burned_point(job, [&](Point p) {
-        if (const double by = outside(outline, p); by > worst.by) worst = {by, p};
+        if (const double by = outside.by(p); by > worst.by) worst = {by, p};
     });
     return worst.by > overhang_slack ? worst : Overhang{};
 }
@@ -66,8 +92,11 @@ geometry::Box burned_bounds(const job::Job& job) {
 std::vector<Check> check_job(const job::Job& job, const machine::MachineProfile& machine) {
     std::vector<Check> checks;
     const auto inks = job::routed_inks(job);
-    if (std::none_of(inks.begin(), inks.end(), [](const job::RoutedInk& ink) { return ink.step.has_value(); }))
-        checks.push_back({std::string(check::nothing_to_burn), Severity::blocking, {}, {}, {}});
+    const bool by_ink =
+        std::any_of(inks.begin(), inks.end(), [](const job::RoutedInk& ink) { return ink.step.has_value(); });
+    const bool by_motif = std::any_of(job.motifs.begin(), job.motifs.end(),
+                                      [](const job::Motif& motif) { return motif.step.has_value(); });
+    if (!by_ink && !by_motif) checks.push_back({std::string(check::nothing_to_burn), Severity::blocking, {}, {}, {}});
 
     const Overhang bed = worst_overhang(job, geometry::outline(machine.bed()));
     if (bed.by > 0)

@@ -35,7 +35,7 @@ StepShapes shapes_of(const job::Job& job, const job::Step& step) {
     const bool fills = step.settings.kind == steps::StepKind::engrave;
     for (const job::Motif& motif : job.motifs) {
         for (const art::Shape& shape : motif.art->shapes) {
-            if (std::find(step.inks.begin(), step.inks.end(), shape.ink) == step.inks.end()) continue;
+            if (!job::Job::burns(step, motif, shape.ink)) continue;
             auto lines = shape.path.flatten(motif.place);
             if (fills) {
                 const Box box = geometry::bounds(lines);

@@ -3,6 +3,7 @@
 #include <chalkline/base/file.hpp>
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
+#include <chalkline/job/placing.hpp>
 
 #include <catch2/catch.hpp>
 #include <rapidcheck/catch.h>
@@ -16,7 +17,7 @@ using namespace chalkline::job;
 namespace {
 
 Job sample() {
-    return load(CHALKLINE_SAMPLES "/plot-27.chalk").value();
+    return load(CHALKLINE_SAMPLES "/plot-27.chalk").value().job;
 }
 
 }  // namespace
@@ -40,7 +41,7 @@ TEST_CASE("a job is saved and opened again the same, byte by byte") {
     job.motifs.push_back({++job.last_id, job.motifs[0].art, geometry::Transform::move(3, 4)});
     const std::string bytes = to_chalk(job).value();
     CHECK(to_chalk(job).value() == bytes);
-    const Job again = parse_chalk(bytes, "x").value();
+    const Job again = parse_chalk(bytes, "x").value().job;
     CHECK(to_chalk(again).value() == bytes);
     CHECK(again.steps == job.steps);
     CHECK(again.left_out == job.left_out);
@@ -67,7 +68,7 @@ TEST_CASE("how art was read is kept, each way of reading a file its own") {
     other->linked.push_back({"pear.png", std::make_shared<const std::string>("bytes")});
     job.motifs.push_back({++job.last_id, std::make_shared<const art::Artwork>(*other), {}});
     const std::string bytes = to_chalk(job).value();
-    const Job again = parse_chalk(bytes, "x").value();
+    const Job again = parse_chalk(bytes, "x").value().job;
     CHECK(again.motifs[1].art->read_with == options);
     CHECK(again.motifs[0].art->read_with == art::ReadOptions{});
     REQUIRE(again.motifs[1].art->linked.size() == 1);
@@ -76,12 +77,12 @@ TEST_CASE("how art was read is kept, each way of reading a file its own") {
     options.trace = art::TraceOptions{true, 90, 0.5, 0.3};
     other->read_with = options;
     job.motifs[1].art = std::make_shared<const art::Artwork>(*other);
-    const Job traced = parse_chalk(to_chalk(job).value(), "x").value();
+    const Job traced = parse_chalk(to_chalk(job).value(), "x").value().job;
     CHECK(traced.motifs[1].art->read_with == options);
 }
 
 TEST_CASE("a job of version 1 opens as it was: every stroke a line") {
-    const Job job = load(CHALKLINE_DATA "/job-v1.chalk").value();
+    const Job job = load(CHALKLINE_DATA "/job-v1.chalk").value().job;
     REQUIRE(job.motifs.size() == 1);
     CHECK(job.motifs[0].art->read_with.stroke_area == art::ReadOptions::never);
     CHECK(bounds(job).width() == Approx(154).margin(0.01));
@@ -92,12 +93,12 @@ TEST_CASE("names from hostile drawings stay names") {
     auto art = *job.motifs[0].art;
     art.name = "../../etc/pass\nwd";
     job.motifs[0].art = std::make_shared<const art::Artwork>(art);
-    const Job again = parse_chalk(to_chalk(job).value(), "x").value();
+    const Job again = parse_chalk(to_chalk(job).value(), "x").value().job;
     CHECK(again.motifs[0].art->name == "../../etc/pass\nwd");
 }
 
 TEST_CASE("an empty job can be kept too") {
-    const Job again = parse_chalk(to_chalk({}).value(), "x").value();
+    const Job again = parse_chalk(to_chalk({}).value(), "x").value().job;
     CHECK(again.motifs.empty());
     CHECK_FALSE(again.stock);
 }
@@ -108,8 +109,86 @@ TEST_CASE("what is no job, newer or damaged is told apart") {
     CHECK(code("<svg/>") == job::error::not_a_job);
     CHECK(code("PK\x03\x04 rubbish") == job::error::damaged);
     const std::string bytes = to_chalk(sample()).value();
-    CHECK(code(bytes.substr(0, bytes.size() / 2)) == job::error::damaged);
+    CHECK(code(bytes.substr(0, 60)) == job::error::damaged);
     CHECK(load("/nowhere/x.chalk").error().code == chalkline::error::file_missing);
+}
+
+TEST_CASE("what is whole of a damaged file is opened, the rest is named") {
+    Job job = sample();
+    art::Design design;
+    design.what = art::FormDesign{art::FormDesign::Form::slot, 30, 8, 0, 6};
+    job.motifs.push_back({++job.last_id, std::make_shared<const art::Artwork>(art::draw(design).value()), {}});
+    const std::string bytes = to_chalk(job).value();
+
+    // Cut in the middle of the drawing's bytes, past the list of the job.
+    const auto cut = parse_chalk(bytes.substr(0, bytes.find("sources/1-plate.svg") + 200), "x.chalk");
+    REQUIRE(cut);
+    REQUIRE(cut->lost.size() == 1);
+    CHECK(cut->lost[0].code == job::notice::lost_motif);
+    CHECK(cut->lost[0].parameters[0].second == "plate.svg");
+    REQUIRE(cut->job.motifs.size() == 1);
+    CHECK(cut->job.motifs[0].art->design == design);
+    CHECK(cut->job.steps == job.steps);
+
+    // Only the table at the end of the archive is gone: nothing is lost.
+    const auto headless = parse_chalk(bytes.substr(0, bytes.rfind("PK\x01\x02")), "x.chalk");
+    REQUIRE(headless);
+    CHECK(headless->lost.empty());
+    CHECK(headless->job.motifs.size() == 2);
+
+    // A byte of the drawing flipped: its checksum is wrong.
+    std::string flipped = bytes;
+    flipped[bytes.find("sources/1-plate.svg") + 120] ^= 0x55;
+    const auto wrong = parse_chalk(flipped, "x.chalk");
+    REQUIRE(wrong);
+    CHECK(wrong->lost.size() == 1);
+}
+
+TEST_CASE("version 2 opens as it was") {
+    const auto opened = load(CHALKLINE_DATA "/job-v2.chalk");
+    REQUIRE(opened);
+    CHECK(opened->lost.empty());
+    CHECK(opened->job.motifs.size() == 1);
+    CHECK_FALSE(opened->job.motifs[0].locked);
+    CHECK(opened->job.stock->form == Stock::Form::rectangle);
+    CHECK(opened->job.steps == sample().steps);
+}
+
+TEST_CASE("groups, locks, designs, the datum, round stock and unknown keys are kept") {
+    Job job = sample();
+    art::Design form;
+    form.what = art::FormDesign{art::FormDesign::Form::polygon, 30, 20, 0, 5};
+    form.rgb = {200, 30, 40};
+    form.filled = true;
+    art::Design line;
+    line.what = art::FreehandDesign{{{0, 0}, {3, 4}, {9, 1}}, true};
+    for (const art::Design& design : {form, line})
+        job.motifs.push_back({++job.last_id, std::make_shared<const art::Artwork>(art::draw(design).value()),
+                              geometry::Transform::move(5, 6)});
+    job = group(job, {job.motifs[1].id, job.motifs[2].id}).value();
+    job = set_locked(job, {1}, true).value();
+    job = send_to_step(job, {job.motifs[1].id}, job.steps[0].id).value();
+    job = set_datum(job, 1, {50, 60}).value();
+    job.stock->form = Stock::Form::outline;
+    job.stock->points = {{0, 0}, {1, 0}, {0.5, 1}};
+    job.unknown = R"({"weather":"fine","list":[1,2]})";
+    job.steps[1].unknown = R"({"later":{"a":1}})";
+    job.stock->unknown = R"({"grain":30})";
+    job.motifs[2].unknown = R"({"mood":null})";
+
+    const std::string bytes = to_chalk(job).value();
+    const Job again = parse_chalk(bytes, "x").value().job;
+    CHECK(to_chalk(again).value() == bytes);
+    CHECK(again.motifs[1].art->design == form);
+    CHECK(again.motifs[2].art->design == line);
+    CHECK(again.motifs[1].group == again.motifs[2].group);
+    CHECK(again.motifs[0].locked);
+    CHECK(again.motifs[1].step == job.steps[0].id);
+    CHECK(again.datum == job.datum);
+    CHECK(again.stock == job.stock);
+    CHECK(again.unknown == job.unknown);
+    CHECK(again.steps[1].unknown == job.steps[1].unknown);
+    CHECK(again.motifs[2].unknown == job.motifs[2].unknown);
 }
 
 TEST_CASE("no damage to the bytes crashes the reader") {
@@ -127,7 +206,7 @@ TEST_CASE("saving replaces the file") {
     const auto path =
         (std::filesystem::temp_directory_path() / ("chalk-test-" + std::to_string(::getpid()) + ".chalk")).string();
     REQUIRE(save(sample(), path));
-    REQUIRE(save(remove_motif(sample(), 1).value(), path));
-    CHECK(load(path).value().motifs.empty());
+    REQUIRE(save(remove(sample(), {1}).value(), path));
+    CHECK(load(path).value().job.motifs.empty());
     std::filesystem::remove(path);
 }

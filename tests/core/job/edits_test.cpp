@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/art/reader.hpp>
 #include <chalkline/job/edits.hpp>
+#include <chalkline/job/placing.hpp>
 
 #include <catch2/catch.hpp>
 
@@ -165,9 +166,9 @@ TEST_CASE("settings out of range never reach the job") {
 TEST_CASE("motifs move and go") {
     Job job = job_of(plate);
     const auto before = bounds(job);
-    job = move_motif(job, job.motifs[0].id, {5, -3}).value();
+    job = transform(job, {job.motifs[0].id}, geometry::Transform::move(5, -3)).value();
     CHECK(bounds(job).left == Approx(before.left + 5));
     CHECK(bounds(place_art(job, {10, 20})).left == Approx(10));
-    CHECK(move_motif(job, 99, {1, 1}).error().code == job::error::unknown_motif);
-    CHECK(remove_motif(job, job.motifs[0].id).value().motifs.empty());
+    CHECK(transform(job, {99}, geometry::Transform::move(1, 1)).error().code == job::error::unknown_motif);
+    CHECK(remove(job, {job.motifs[0].id}).value().motifs.empty());
 }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
+#include <chalkline/job/placing.hpp>
 #include <chalkline/planning/checks.hpp>
 
 #include <catch2/catch.hpp>
@@ -11,7 +12,7 @@ using namespace chalkline::planning;
 namespace {
 
 job::Job sample() {
-    return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value();
+    return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value().job;
 }
 
 const Check* find(const std::vector<Check>& checks, std::string_view code) {
@@ -26,13 +27,13 @@ TEST_CASE("each check speaks when it should and is silent otherwise") {
     const job::Job good = sample();
     CHECK(check_job(good, {}).empty());
 
-    const auto moved = check_job(job::move_motif(good, 1, {40, 0}).value(), {});
+    const auto moved = check_job(job::transform(good, {1}, geometry::Transform::move(40, 0)).value(), {});
     REQUIRE(find(moved, check::off_stock));
     CHECK(find(moved, check::off_stock)->severity == Severity::blocking);
     CHECK(find(moved, check::off_stock)->place);
     CHECK_FALSE(find(moved, check::off_bed));
 
-    const auto far = check_job(job::move_motif(good, 1, {200, 0}).value(), {});
+    const auto far = check_job(job::transform(good, {1}, geometry::Transform::move(200, 0)).value(), {});
     CHECK(find(far, check::off_bed));
 
     const auto early = check_job(job::move_step(good, good.steps[2].id, 0).value(), {});

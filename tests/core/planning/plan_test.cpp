@@ -31,7 +31,7 @@ job::Job job_of(const std::string& inside) {
 }
 
 job::Job plate() {
-    return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value();
+    return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value().job;
 }
 
 /// Burned chains in order, each with its motif's or step's origin.

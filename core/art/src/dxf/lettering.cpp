@@ -55,8 +55,10 @@ std::vector<std::string> wrapped(const std::string& line, double width,
 
 /// The text switches font, height, width, slant, tracking, colour or stacks fractions on its way.
 bool changes_looks_within(std::string_view text) {
-    for (auto at = text.find('\\'); at + 1 < text.size(); at = text.find('\\', at + 2)) {
-        if (std::string_view("fFHWQTCS").find(text[at + 1]) != std::string_view::npos) return true;
+    for (std::size_t at = 0; at + 1 < text.size(); ++at) {
+        if (text[at] != '\\') continue;
+        ++at;
+        if (std::string_view("fFHWQTCS").find(text[at]) != std::string_view::npos) return true;
     }
     return false;
 }

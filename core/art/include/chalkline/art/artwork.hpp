@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/art/design.hpp>
 #include <chalkline/art/read_options.hpp>
 #include <chalkline/base/ink.hpp>
 #include <chalkline/base/result.hpp>
@@ -60,8 +61,11 @@ struct Artwork {
     bool size_guessed = false;                  ///< a picture whose file does not say how large it is
     int pages = 1;                              ///< pages of the file; `read_with.page` is the one read
     ReadOptions read_with;                      ///< how it was read: reading the source again so gives the same art
-    std::shared_ptr<const std::string> source;  ///< the file's bytes, kept with the job
+    std::optional<Design> design;               ///< what it was drawn from, when it comes from no file
+    std::shared_ptr<const std::string> source;  ///< the file's bytes, kept with the job; null with a design
     std::vector<LinkedFile> linked;
+    /// Convex hull of everything drawn, page mm: its box under a map is the box of the mapped art. Set by the readers.
+    std::vector<geometry::Point> hull;
 
     bool empty() const { return shapes.empty() && pictures.empty(); }
 };
@@ -90,6 +94,12 @@ struct InkSummary {
 std::vector<InkSummary> inks(const Artwork& artwork);
 /// The same with lengths and areas; flattens every curve.
 std::vector<InkSummary> measured_inks(const Artwork& artwork);
+
+/// Works out `Artwork::hull`.
+std::vector<geometry::Point> hull_of(const Artwork& artwork);
+
+/// Box of all geometry under a map; quick where the hull is known.
+geometry::Box bounds_under(const Artwork& artwork, const geometry::Transform& map);
 
 /// Box of all geometry (stroke widths not counted) and pictures, mm.
 geometry::Box bounds(const Artwork& artwork);

@@ -59,6 +59,10 @@ inline constexpr std::size_t most_points = 40'000'000;
 std::string_view format_of(std::string_view bytes);
 
 /// Reads a file's bytes by what they are, not by the name. `name` is kept for messages and the job.
+/// Draws a design; the page is its box. Errors: no_text, no_lettering (no font for it), bad_design (a size that is not
+/// positive, less than three sides, a line of one point).
+Result<Artwork> draw(const Design& design, const Outside& outside = {});
+
 Result<Artwork> read(std::shared_ptr<const std::string> bytes, const std::string& name, const ReadOptions& options = {},
                      const Outside& outside = {}, const Watch& watch = {});
 

@@ -78,6 +78,14 @@ struct Transform {
         const double cosine = std::cos(radians), sine = std::sin(radians);
         return {cosine, sine, -sine, cosine, 0, 0};
     }
+    /// `map` with `centre` for its origin.
+    static Transform about(Point centre, const Transform& map);
+    double area() const { return a * d - b * c; }
+    /// REQUIRES: area() is not 0.
+    Transform inverse() const {
+        const double k = 1 / area();
+        return {d * k, -b * k, -c * k, a * k, (c * f - d * e) * k, (b * e - a * f) * k};
+    }
     Point operator()(Point p) const { return {a * p.x + c * p.y + e, b * p.x + d * p.y + f}; }
     /// The map without its shift.
     Point direction(Point p) const { return {a * p.x + c * p.y, b * p.x + d * p.y}; }
@@ -93,5 +101,9 @@ struct Transform {
                std::isfinite(f);
     }
 };
+
+inline Transform Transform::about(Point centre, const Transform& map) {
+    return move(centre.x, centre.y) * map * move(-centre.x, -centre.y);
+}
 
 }  // namespace chalkline::geometry

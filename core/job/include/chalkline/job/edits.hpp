@@ -35,9 +35,6 @@ Result<Job> replace_art(Job job, Id motif, std::shared_ptr<const art::Artwork> a
 /// own coordinates count from there.
 Result<Job> register_page(Job job, Id motif, geometry::Point corner, double angle);
 
-Result<Job> remove_motif(Job job, Id motif);
-/// Moves a motif on the bed by millimetres.
-Result<Job> move_motif(Job job, Id motif, geometry::Point by);
 /// Puts the lower left corner of all art at a place on the bed.
 Job place_art(Job job, geometry::Point lower_left);
 

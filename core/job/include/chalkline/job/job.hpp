@@ -13,14 +13,19 @@
 
 namespace chalkline::job {
 
-/// Number of a motif or step, unique in its job and never used again in it.
+/// Number of a motif, group or step, unique in its job and never used again in it.
 using Id = int;
+using Ids = std::vector<Id>;
 
 /// One placed piece of artwork.
 struct Motif {
     Id id = 0;
     std::shared_ptr<const art::Artwork> art;
     geometry::Transform place;  ///< art page (mm) to bed (mm)
+    Id group = 0;               ///< motifs of one group are chosen and moved together; 0: none
+    bool locked = false;        ///< stays where it is
+    std::optional<Id> step{};   ///< all of it burns in this step, whatever its inks say
+    std::string unknown{};      ///< keys of the file this version does not know, as a JSON object; empty: none
 };
 
 /// One layer of power and speed and the inks it burns.
@@ -28,20 +33,35 @@ struct Step {
     Id id = 0;
     steps::StepSettings settings;
     std::vector<Ink> inks;
+    std::string unknown{};  ///< as in Motif
     bool operator==(const Step&) const = default;
 };
 
-/// The real piece of material: a rectangle on the bed.
+/// The real piece of material.
 struct Stock {
+    enum class Form { rectangle, ellipse, outline };
     std::string material;
     Length thickness = Length::mm(3);
-    geometry::Point corner;  ///< near left corner before the turn, bed mm
+    geometry::Point corner;  ///< near left corner of its box before the turn, bed mm
     double width = 100, height = 100;
     double angle = 0;  ///< counter-clockwise about `corner`, radians
+    Form form = Form::rectangle;
+    std::vector<geometry::Point> points{};  ///< Form::outline: a closed chain in a box of 1 × 1
+    std::string unknown{};                  ///< as in Motif
 
+    /// From the piece's own millimetres, its box's corner at 0, 0, to the bed.
+    geometry::Transform place() const;
     /// The outline, counter-clockwise, bed mm.
     geometry::Polyline outline() const;
+    geometry::Point middle() const { return place()({width / 2, height / 2}); }
     bool operator==(const Stock&) const = default;
+};
+
+/// The job's reference point. It belongs to a motif, so that it turns and moves with the art.
+struct Datum {
+    Id motif = 0;
+    geometry::Point on_page;  ///< mm on the motif's page
+    bool operator==(const Datum&) const = default;
 };
 
 /// The document: art, the run sheet and the stock. A plain value; art is shared, so a copy is cheap.
@@ -50,12 +70,18 @@ struct Job {
     std::vector<Step> steps;    ///< in run order
     std::vector<Ink> left_out;  ///< inks knowingly not burned
     std::optional<Stock> stock;
+    std::optional<Datum> datum;  ///< none: the lower left corner of the job
     Id last_id = 0;
+    std::string unknown;  ///< as in Motif
 
     const Motif* motif(Id id) const;
     /// The motif added last. REQUIRES: there is one.
     Id last_motif() const { return motifs.back().id; }
     const Step* step(Id id) const;
+    /// Some ink or motif is sent to the step.
+    bool has_work(const Step& step) const;
+    /// The step burns what the motif paints with the ink.
+    static bool burns(const Step& step, const Motif& motif, const Ink& ink);
 };
 
 /// One ink of the whole job: in how many shapes, and where it goes.
@@ -69,11 +95,15 @@ struct RoutedInk {
 /// Every ink of every motif in order of first appearance.
 std::vector<RoutedInk> routed_inks(const Job& job);
 
+/// Where the datum lies on the bed; none without art.
+std::optional<geometry::Point> datum_place(const Job& job);
+
 /// Where a place of the bed lies on the motif's page, mm. REQUIRES: the motif's place has an area.
 geometry::Point on_page(const Motif& motif, geometry::Point on_bed);
 
-/// Box of a motif's geometry on the bed, mm. Flattens; keep the result.
+/// Box of a motif's geometry on the bed, mm.
 geometry::Box bounds(const Motif& motif);
+geometry::Box bounds(const Job& job, const Ids& motifs);
 geometry::Box bounds(const Job& job);
 
 }  // namespace chalkline::job

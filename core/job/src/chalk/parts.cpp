@@ -1,0 +1,273 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "chalk/parts.hpp"
+
+#include <chalkline/art/cleaning.hpp>
+
+#include <algorithm>
+#include <cmath>
+#include <type_traits>
+
+namespace chalkline::job {
+
+using geometry::Point;
+
+namespace {
+
+double positive(const Json& json) {
+    const double value = json;
+    if (!(value > 0) || !std::isfinite(value)) throw std::invalid_argument("number " + json.dump());
+    return value;
+}
+
+double finite(const Json& json) {
+    const double value = json;
+    if (!std::isfinite(value)) throw std::invalid_argument("number " + json.dump());
+    return value;
+}
+
+Json json_of(const Point& point) {
+    return {point.x, point.y};
+}
+
+Point point_from_json(const Json& json) {
+    return {finite(json.at(0)), finite(json.at(1))};
+}
+
+Json json_of(const art::TextDesign& text) {
+    constexpr const char* aligns[] = {"left", "middle", "right"};
+    return {{"text", text.text},
+            {"height_mm", text.height},
+            {"family", text.family},
+            {"bold", text.bold},
+            {"single_stroke", text.single_stroke},
+            {"align", aligns[static_cast<int>(text.align)]},
+            {"radius_mm", text.radius}};
+}
+
+Json json_of(const art::FormDesign& form) {
+    return {{"form", std::string(art::to_text(form.form))},
+            {"size_mm", {form.width, form.height}},
+            {"corner_mm", form.corner},
+            {"sides", form.sides}};
+}
+
+Json json_of(const art::FreehandDesign& freehand) {
+    Json points = Json::array();
+    for (const Point point : freehand.points)
+        points.push_back(json_of(point));
+    return {{"points_mm", points}, {"closed", freehand.closed}};
+}
+
+art::TextDesign text_from_json(const Json& json) {
+    art::TextDesign text;
+    text.text = json.at("text");
+    text.height = positive(json.at("height_mm"));
+    text.family = json.at("family");
+    text.bold = json.at("bold");
+    text.single_stroke = json.at("single_stroke");
+    const std::string align = json.at("align");
+    text.align = align == "left"    ? art::TextDesign::Align::left
+                 : align == "right" ? art::TextDesign::Align::right
+                                    : art::TextDesign::Align::middle;
+    text.radius = finite(json.at("radius_mm"));
+    return text;
+}
+
+art::FormDesign form_from_json(const Json& json) {
+    const auto form = art::parse_form(json.at("form").get<std::string>());
+    if (!form) throw std::invalid_argument("form " + json.at("form").dump());
+    return {*form, finite(json.at("size_mm").at(0)), finite(json.at("size_mm").at(1)), finite(json.at("corner_mm")),
+            json.at("sides")};
+}
+
+art::FreehandDesign freehand_from_json(const Json& json) {
+    art::FreehandDesign freehand;
+    for (const Json& point : json.at("points_mm"))
+        freehand.points.push_back(point_from_json(point));
+    freehand.closed = json.at("closed");
+    return freehand;
+}
+
+}  // namespace
+
+Json to_json(const std::vector<Ink>& inks) {
+    Json list = Json::array();
+    for (const Ink& ink : inks)
+        list.push_back(to_text(ink));
+    return list;
+}
+
+Json to_json(const Step& step) {
+    const auto& s = step.settings;
+    Json json{{"id", step.id},
+              {"kind", std::string(steps::to_text(s.kind))},
+              {"power", s.power.percent()},
+              {"speed", s.speed.mm_per_min()},
+              {"passes", s.passes},
+              {"air", s.air},
+              {"line_pitch_mm", s.line_pitch.mm()},
+              {"inks", to_json(step.inks)}};
+    add_unknown(json, step.unknown);
+    return json;
+}
+
+Json to_json(const Stock& stock) {
+    Json json{{"material", stock.material},
+              {"thickness_mm", stock.thickness.mm()},
+              {"corner_mm", json_of(stock.corner)},
+              {"size_mm", {stock.width, stock.height}},
+              {"angle_rad", stock.angle}};
+    if (stock.form == Stock::Form::ellipse) json["form"] = "ellipse";
+    if (stock.form == Stock::Form::outline) json["form"] = "outline";
+    for (const Point point : stock.points)
+        json["points"].push_back(json_of(point));
+    add_unknown(json, stock.unknown);
+    return json;
+}
+
+std::vector<Ink> inks_from_json(const Json& list) {
+    std::vector<Ink> inks;
+    for (const Json& text : list) {
+        const auto ink = parse_ink(text.get<std::string>());
+        if (!ink) throw std::invalid_argument("ink " + text.dump());
+        inks.push_back(*ink);
+    }
+    return inks;
+}
+
+Step step_from_json(const Json& json) {
+    Step step;
+    step.id = json.at("id");
+    const auto kind = steps::parse_kind(json.at("kind").get<std::string>());
+    if (!kind) throw std::invalid_argument("kind " + json.at("kind").dump());
+    step.settings.kind = *kind;
+    step.settings.power = Power::percent(json.at("power"));
+    step.settings.speed = Speed::mm_per_min(json.at("speed"));
+    step.settings.passes = json.at("passes");
+    step.settings.air = json.at("air");
+    step.settings.line_pitch = Length::mm(json.at("line_pitch_mm"));
+    step.inks = inks_from_json(json.at("inks"));
+    constexpr Speed any_machine = Speed::mm_per_min(1e7);
+    if (!steps::validate(step.settings, any_machine)) throw std::invalid_argument("step " + std::to_string(step.id));
+    step.unknown = unknown_keys(json, {"id", "kind", "power", "speed", "passes", "air", "line_pitch_mm", "inks"});
+    return step;
+}
+
+Stock stock_from_json(const Json& json) {
+    Stock stock;
+    stock.material = json.at("material");
+    stock.thickness = Length::mm(json.at("thickness_mm"));
+    stock.corner = point_from_json(json.at("corner_mm"));
+    stock.width = positive(json.at("size_mm").at(0));
+    stock.height = positive(json.at("size_mm").at(1));
+    stock.angle = finite(json.at("angle_rad"));
+    const std::string form = json.value("form", "rectangle");
+    for (const Json& point : json.value("points", Json::array()))
+        stock.points.push_back(point_from_json(point));
+    if (form == "ellipse") stock.form = Stock::Form::ellipse;
+    if (form == "outline" && stock.points.size() >= 3) stock.form = Stock::Form::outline;
+    stock.unknown =
+        unknown_keys(json, {"material", "thickness_mm", "corner_mm", "size_mm", "angle_rad", "form", "points"});
+    return stock;
+}
+
+geometry::Transform transform_from_json(const Json& json) {
+    const geometry::Transform map{json.at(0), json.at(1), json.at(2), json.at(3), json.at(4), json.at(5)};
+    if (!map.finite()) throw std::invalid_argument("place");
+    return map;
+}
+
+// An infinite stroke width is null.
+Json to_json(const art::ReadOptions& options) {
+    const art::ReadOptions ordinary;
+    Json json = Json::object();
+    if (options.stroke_area != ordinary.stroke_area)
+        json["stroke_area_mm"] = std::isfinite(options.stroke_area) ? Json(options.stroke_area) : Json(nullptr);
+    if (options.scale != ordinary.scale) json["scale"] = options.scale;
+    if (options.unit) json["unit_mm"] = *options.unit;
+    if (options.page != ordinary.page) json["page"] = options.page;
+    if (const auto& part = options.part) json["part_mm"] = {part->left, part->bottom, part->right, part->top};
+    if (options.picture_width) json["picture_width_mm"] = *options.picture_width;
+    if (options.text != ordinary.text) json["text"] = "single-stroke";
+    if (const auto& trace = options.trace)
+        json["trace"] = {{"centre_lines", trace->centre_lines},
+                         {"threshold", trace->threshold},
+                         {"speck_mm", trace->speck},
+                         {"smoothness", trace->smoothness}};
+    if (!options.removed.empty()) json["removed"] = options.removed;
+    for (const art::Fault fault : options.mend)
+        json["mend"].push_back(std::string(art::to_text(fault)));
+    if (options.limits != ordinary.limits)
+        json["limits_mm"] = {{"same", options.limits.same},
+                             {"smallest", options.limits.smallest},
+                             {"gap", options.limits.gap},
+                             {"thick", options.limits.thick}};
+    return json;
+}
+
+art::ReadOptions read_options_from_json(const Json& json) {
+    art::ReadOptions options;
+    if (const auto width = json.find("stroke_area_mm"); width != json.end())
+        options.stroke_area = width->is_null() ? art::ReadOptions::never : positive(*width);
+    if (json.contains("scale")) options.scale = positive(json["scale"]);
+    if (json.contains("unit_mm")) options.unit = positive(json["unit_mm"]);
+    options.page = json.value("page", options.page);
+    if (const auto part = json.find("part_mm"); part != json.end())
+        options.part = geometry::Box{part->at(0), part->at(1), part->at(2), part->at(3)};
+    if (json.contains("picture_width_mm")) options.picture_width = positive(json["picture_width_mm"]);
+    if (json.value("text", "") == "single-stroke") options.text = art::DrawnText::single_stroke;
+    if (const auto trace = json.find("trace"); trace != json.end())
+        options.trace = art::TraceOptions{trace->at("centre_lines"), trace->at("threshold"), trace->at("speck_mm"),
+                                          trace->at("smoothness")};
+    for (const Json& index : json.value("removed", Json::array()))
+        options.removed.push_back(index);
+    std::sort(options.removed.begin(), options.removed.end());
+    for (const Json& name : json.value("mend", Json::array())) {
+        const auto fault = art::parse_fault(name.get<std::string>());
+        if (!fault) throw std::invalid_argument("mend " + name.dump());
+        options.mend.push_back(*fault);
+    }
+    if (const auto limits = json.find("limits_mm"); limits != json.end())
+        options.limits = {positive(limits->at("same")), positive(limits->at("smallest")), positive(limits->at("gap")),
+                          positive(limits->at("thick"))};
+    return options;
+}
+
+Json to_json(const art::Design& design) {
+    Json json = std::visit([](const auto& what) { return json_of(what); }, design.what);
+    json["rgb"] = to_text(design.rgb);
+    json["filled"] = design.filled;
+    return json;
+}
+
+art::Design design_from_json(const Json& json) {
+    art::Design design;
+    if (json.contains("text"))
+        design.what = text_from_json(json);
+    else if (json.contains("form"))
+        design.what = form_from_json(json);
+    else
+        design.what = freehand_from_json(json);
+    const auto ink = parse_ink(json.at("rgb").get<std::string>() + ":line");
+    if (!ink) throw std::invalid_argument("rgb " + json.at("rgb").dump());
+    design.rgb = ink->rgb;
+    design.filled = json.at("filled");
+    return design;
+}
+
+std::string unknown_keys(const Json& json, std::initializer_list<const char*> known) {
+    Json rest = Json::object();
+    for (const auto& [key, value] : json.items())
+        if (std::none_of(known.begin(), known.end(), [&key = key](const char* name) { return key == name; }))
+            rest[key] = value;
+    return rest.empty() ? std::string() : rest.dump();
+}
+
+void add_unknown(Json& json, const std::string& kept) {
+    if (kept.empty()) return;
+    const Json rest = Json::parse(kept);
+    for (const auto& [key, value] : rest.items())
+        json[key] = value;
+}
+
+}  // namespace chalkline::job
