@@ -2,6 +2,7 @@
 #include "bed/art_layers.hpp"
 
 #include <algorithm>
+#include <cmath>
 
 namespace chalkline::app {
 namespace {
@@ -149,6 +150,42 @@ void ArtPainter::draw(QPainter& painter, const Camera& camera, const Highlight& 
         }
         if (highlight.lights(layer.ink, step ? std::optional(step->id) : std::nullopt))
             painter.strokePath(layer.path, pen(roles_.accent, 0, 2.4));
+    });
+}
+
+namespace {
+
+/// A dot at the start of each contour and an arrow in the middle of its first line; screen pixels.
+void draw_directions(QPainter& painter, const QPainterPath& path, const QTransform& map, const QColor& colour) {
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(colour);
+    for (int i = 0; i + 1 < path.elementCount(); ++i) {
+        if (!path.elementAt(i).isMoveTo()) continue;
+        const QPointF start = map.map(QPointF(path.elementAt(i))), next = map.map(QPointF(path.elementAt(i + 1)));
+        painter.drawEllipse(start, 2.6, 2.6);
+        const QPointF way = next - start;
+        const double length = std::hypot(way.x(), way.y());
+        if (length < 1e-6) continue;
+        const QPointF along = way / length, side(-along.y(), along.x());
+        const QPointF tip = start + along * std::max(10.0, length / 2 + 4);
+        painter.drawPolygon(QPolygonF{tip, tip - along * 8 + side * 3.4, tip - along * 8 - side * 3.4});
+    }
+}
+
+}  // namespace
+
+void ArtPainter::draw_bare(QPainter& painter, const Camera& camera) const {
+    QPen thin(roles_.text, 1);
+    thin.setCosmetic(true);
+    int contours = 0;
+    for_each_layer(painter, camera, [&](const ArtLayers::Layer& layer, const job::Step*) {
+        painter.strokePath(layer.path, thin);
+        constexpr int most = 4000;  // beyond, marks would cover the paths
+        if ((contours += layer.path.elementCount()) > most * 8) return;
+        const QTransform map = painter.transform();
+        painter.resetTransform();
+        draw_directions(painter, layer.path, map, roles_.accent);
+        painter.setTransform(map);
     });
 }
 

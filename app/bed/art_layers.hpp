@@ -54,6 +54,8 @@ class ArtPainter {
         : job_(job), machine_(machine), roles_(roles), layers_(layers) {}
 
     void draw(QPainter& painter, const Camera& camera, const Highlight& highlight) const;
+    /// Every path as a thin line with a dot where it starts and an arrow along it.
+    void draw_bare(QPainter& painter, const Camera& camera) const;
     /// What is burned, hatched in the colour of danger; clip the painter first.
     void draw_out_of_bounds(QPainter& painter, const Camera& camera) const;
 

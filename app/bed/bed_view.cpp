@@ -4,14 +4,13 @@
 #include "widgets/controls.hpp"
 
 #include <chalkline/base/units_text.hpp>
-#include <chalkline/job/edits.hpp>
-#include <chalkline/job/placing.hpp>
 
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
 #include <cmath>
+#include <numbers>
 
 namespace chalkline::app {
 namespace {
@@ -43,9 +42,16 @@ double ruler_step(double scale) {
 
 }  // namespace
 
-BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine, BurnDesk& desk,
+BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine, BurnDesk& desk, PlacingDesk& placing,
                  const theme::Roles& roles, QWidget* parent)
-    : QWidget(parent), document_(document), plans_(plans), machine_(machine), desk_(desk), roles_(roles) {
+    : QWidget(parent),
+      document_(document),
+      plans_(plans),
+      machine_(machine),
+      desk_(desk),
+      placing_(placing),
+      roles_(roles),
+      hand_(document, placing, machine.profile(), roles) {
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     setAccessibleName(tr("Bed"));
@@ -53,7 +59,11 @@ BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine,
     connect(&document_, &JobDocument::changed, this, &BedView::follow);
     connect(&plans_, &PlanKeeper::changed, this, qOverload<>(&QWidget::update));
     connect(&machine_, &MachineLink::changed, this, qOverload<>(&QWidget::update));
-    connect(&desk_, &BurnDesk::changed, this, qOverload<>(&QWidget::update));
+    connect(&placing_, &PlacingDesk::selection_changed, this, qOverload<>(&QWidget::update));
+    connect(&desk_, &BurnDesk::changed, this, [this] {
+        placing_.set_held(desk_.burning());
+        update();
+    });
 
     auto* corner = new QWidget(this);
     corner->setObjectName("fitCorner");
@@ -77,12 +87,6 @@ BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine,
 
 void BedView::follow(JobChange change) {
     if (touches(change, JobChange::art)) layers_.keep_only(document_.job());
-    if (touches(change, JobChange::art | JobChange::place)) {
-        boxes_.clear();
-        for (const job::Motif& motif : document_.job().motifs)
-            boxes_[motif.id] = job::bounds(motif);
-    }
-    if (selected_ && !document_.job().motif(*selected_)) select({});
     if (touches(change, JobChange::art)) highlight_.places.clear();
     update();
 }
@@ -104,21 +108,16 @@ void BedView::fit_stock() {
 }
 
 void BedView::fit_job() {
-    geometry::Box all;
-    for (const auto& [id, box] : boxes_)
-        all.add(box);
-    fit(all);
+    fit(job::bounds(document_.job()));
 }
 
 void BedView::bring_into_view(job::Id motif) {
-    const geometry::Box box = box_of(motif);
+    const geometry::Box box = job::bounds(document_.job(), {motif});
     if (!box.empty() && !QRectF(rect()).contains(rect_of(box, camera_).normalized())) fit_bed();
 }
 
-void BedView::select(std::optional<job::Id> motif) {
-    if (motif == selected_) return;
-    selected_ = motif;
-    Q_EMIT selection_changed();
+void BedView::show_bare_paths(bool bare) {
+    bare_paths_ = bare;
     update();
 }
 
@@ -127,9 +126,8 @@ void BedView::highlight(const Highlight& highlight) {
     update();
 }
 
-void BedView::pick_box(const QString& hint, std::function<void(geometry::Box)> take) {
+void BedView::start_picking(const QString& hint) {
     stop_picking();
-    pick_box_ = std::move(take);
     pick_hint_ = hint;
     setCursor(Qt::CrossCursor);
     setFocus();
@@ -137,43 +135,49 @@ void BedView::pick_box(const QString& hint, std::function<void(geometry::Box)> t
 }
 
 void BedView::pick_place(const QString& hint, std::function<void(geometry::Point)> take) {
-    stop_picking();
+    start_picking(hint);
     pick_place_ = std::move(take);
-    pick_hint_ = hint;
-    setCursor(Qt::CrossCursor);
-    setFocus();
-    update();
+}
+
+void BedView::pick_stroke(const QString& hint, bool seen,
+                          std::function<void(const std::vector<geometry::Point>&)> take) {
+    start_picking(hint);
+    stroke_seen_ = seen;
+    pick_stroke_ = std::move(take);
+}
+
+void BedView::pick_box(const QString& hint, std::function<void(geometry::Box)> take) {
+    pick_stroke(hint, false, [take = std::move(take)](const std::vector<geometry::Point>& way) {
+        geometry::Box box;
+        box.add(way.front());
+        box.add(way.back());
+        take(box);
+    });
 }
 
 void BedView::stop_picking() {
-    pick_box_ = {};
     pick_place_ = {};
-    rubber_band_ = {};
+    pick_stroke_ = {};
+    stroke_.clear();
+    grip_ = Grip::none;
     unsetCursor();
     update();
 }
 
-geometry::Box BedView::box_of(job::Id motif) const {
-    const auto found = boxes_.find(motif);
-    return found == boxes_.end() ? geometry::Box{} : found->second;
-}
-
-std::optional<job::Id> BedView::motif_at(geometry::Point place) const {
-    const double slack = 4 / camera_.scale;
-    const auto& motifs = document_.job().motifs;
-    for (auto motif = motifs.rbegin(); motif != motifs.rend(); ++motif)
-        if (box_of(motif->id).contains(place, slack)) return motif->id;
-    return {};
+/// A way of a few pixels was a click and stands for nothing.
+void BedView::end_stroke() {
+    const auto way = std::move(stroke_);
+    stroke_.clear();
+    constexpr double least = 3;  // px
+    if (way.empty() || geometry::distance(way.front(), way.back()) * camera_.scale < least) {
+        if (!stroke_seen_ || way.size() < 8) return update();
+    }
+    const auto take = std::move(pick_stroke_);
+    stop_picking();
+    take(way);
 }
 
 // ---------------------------------------------------------------- hands
-
-void BedView::move_selected(geometry::Point by, int merge) {
-    if (!selected_) return;
-    (void)document_.edit(tr("Move art"),
-                         job::transform(document_.job(), {*selected_}, geometry::Transform::move(by.x, by.y)),
-                         JobChange::place, merge);
-}
 
 void BedView::resizeEvent(QResizeEvent*) {
     if (fitted_) fit_bed();
@@ -192,79 +196,91 @@ void BedView::mousePressEvent(QMouseEvent* event) {
     if (event->button() == Qt::MiddleButton || (event->button() == Qt::LeftButton && space_held_)) {
         grip_ = Grip::view;
         setCursor(Qt::ClosedHandCursor);
-    } else if (event->button() == Qt::LeftButton && pick_box_) {
-        grip_ = Grip::box;
-        rubber_band_ = {event->position(), QSizeF()};
-    } else if (event->button() == Qt::LeftButton && pick_place_) {
-        pick_place_(camera_.to_bed(event->position()));
-    } else if (event->button() == Qt::LeftButton) {
-        select(motif_at(camera_.to_bed(event->position())));
-        // What burns now must not move.
-        if (selected_ && !desk_.burning()) grip_ = Grip::motif;
-        document_.end_merge();
+    } else if (event->button() != Qt::LeftButton) {
+        return;
+    } else if (pick_stroke_) {
+        grip_ = Grip::stroke;
+        stroke_ = {camera_.to_bed(event->position())};
+    } else if (pick_place_) {
+        const auto take = pick_place_;
+        take(camera_.to_bed(event->position()));
+    } else {
+        grip_ = Grip::art;
+        hand_.press(event->position(), event->modifiers(), camera_);
     }
 }
 
 void BedView::mouseMoveEvent(QMouseEvent* event) {
-    const QPointF way = event->position() - grip_from_;
-    if (grip_ == Grip::view) {
-        fitted_ = false;
-        camera_.origin += way;
-        grip_from_ = event->position();
-        update();
-    } else if (grip_ == Grip::motif && selected_) {
-        if (way.isNull()) return;
-        constexpr int drag = 1;
-        move_selected({way.x() / camera_.scale, -way.y() / camera_.scale}, drag);
-        grip_from_ = event->position();
-    } else if (grip_ == Grip::box) {
-        rubber_band_ = QRectF(grip_from_, event->position()).normalized();
-        update();
-    } else if (grip_ == Grip::none && !picking()) {
-        setCursor(space_held_                                   ? Qt::OpenHandCursor
-                  : motif_at(camera_.to_bed(event->position())) ? Qt::SizeAllCursor
-                                                                : Qt::ArrowCursor);
+    switch (grip_) {
+        case Grip::view:
+            fitted_ = false;
+            camera_.origin += event->position() - grip_from_;
+            grip_from_ = event->position();
+            break;
+        case Grip::art:
+            hand_.move(event->position(), event->modifiers(), camera_);
+            break;
+        case Grip::stroke:
+            stroke_.push_back(camera_.to_bed(event->position()));
+            break;
+        case Grip::none:
+            if (!picking()) setCursor(space_held_ ? Qt::OpenHandCursor : hand_.cursor_at(event->position(), camera_));
+            return;
     }
+    update();
 }
 
-void BedView::mouseReleaseEvent(QMouseEvent*) {
+void BedView::mouseReleaseEvent(QMouseEvent* event) {
     const Grip was = grip_;
     grip_ = Grip::none;
-    document_.end_merge();
-    if (was == Grip::box && rubber_band_.width() > 3 && rubber_band_.height() > 3) {
-        geometry::Box box;
-        box.add(camera_.to_bed(rubber_band_.topLeft()));
-        box.add(camera_.to_bed(rubber_band_.bottomRight()));
-        const auto take = std::move(pick_box_);
-        stop_picking();
-        take(box);
-    }
+    if (was == Grip::art) hand_.release(event->position(), event->modifiers(), camera_);
+    if (was == Grip::stroke) end_stroke();
     if (!picking()) unsetCursor();
+    update();
+}
+
+void BedView::nudge(const QKeyEvent& event, geometry::Point way) {
+    const double step = event.modifiers() & Qt::ShiftModifier ? 10 : event.modifiers() & Qt::AltModifier ? 0.1 : 1;
+    constexpr int merge = 2;
+    placing_.move(way * step, merge);
+}
+
+/// Keys that do something to what is chosen.
+bool BedView::placing_key(const QKeyEvent& event) {
+    constexpr double quarter = std::numbers::pi / 2;
+    const bool shift = event.modifiers() & Qt::ShiftModifier;
+    switch (event.key()) {
+        case Qt::Key_Left:
+            return nudge(event, {-1, 0}), true;
+        case Qt::Key_Right:
+            return nudge(event, {1, 0}), true;
+        case Qt::Key_Up:
+            return nudge(event, {0, 1}), true;
+        case Qt::Key_Down:
+            return nudge(event, {0, -1}), true;
+        case Qt::Key_T:
+            return placing_.turn(shift ? -quarter : quarter), true;
+        case Qt::Key_M:
+            return placing_.mirror(shift ? PlacingDesk::Mirror::up_down : PlacingDesk::Mirror::left_right), true;
+        case Qt::Key_N:
+            return placing_.choose_neighbour(shift ? -1 : 1), true;
+        case Qt::Key_Delete:
+        case Qt::Key_Backspace:
+            return placing_.remove(), true;
+        default:
+            return false;
+    }
 }
 
 void BedView::keyPressEvent(QKeyEvent* event) {
-    const double step = event->modifiers() & Qt::ShiftModifier ? 10 : event->modifiers() & Qt::AltModifier ? 0.1 : 1;
-    constexpr int nudge = 2;
-    const auto move = [&](double x, double y) {
-        if (!desk_.burning()) move_selected({x * step, y * step}, nudge);
-    };
+    if (!(event->modifiers() & Qt::ControlModifier) && placing_key(*event)) return;
     switch (event->key()) {
         case Qt::Key_Escape:
             if (picking()) return stop_picking();
-            return QWidget::keyPressEvent(event);
-        case Qt::Key_Left:
-            return move(-1, 0);
-        case Qt::Key_Right:
-            return move(1, 0);
-        case Qt::Key_Up:
-            return move(0, 1);
-        case Qt::Key_Down:
-            return move(0, -1);
-        case Qt::Key_Delete:
-            if (selected_ && !desk_.burning())
-                (void)document_.edit(tr("Remove art"), job::remove(document_.job(), {*selected_}),
-                                     JobChange::art | JobChange::place);
-            return;
+            if (hand_.give_up()) return update();
+            return placing_.chosen().empty() ? QWidget::keyPressEvent(event) : placing_.choose({});
+        case Qt::Key_P:
+            return show_bare_paths(!bare_paths_);
         case Qt::Key_Space:
             space_held_ = true;
             setCursor(Qt::OpenHandCursor);
@@ -302,7 +318,8 @@ void BedView::paintEvent(QPaintEvent*) {
     draw_stock(painter);
     draw_art(painter);
     draw_bounds_faults(painter);
-    draw_selection(painter);
+    if (!desk_.burning()) hand_.draw(painter, camera_);
+    hand_.draw_datum(painter, camera_);
     draw_places(painter);
     draw_head(painter);
     draw_picking(painter);
@@ -350,8 +367,7 @@ void BedView::draw_stock(QPainter& painter) const {
     // A quiet grain along the piece, so that it reads as material.
     painter.save();
     painter.setClipPath(piece, Qt::IntersectClip);
-    painter.setTransform(QTransform().rotateRadians(stock.angle) *
-                         QTransform::fromTranslate(stock.corner.x, stock.corner.y) * camera_.transform());
+    painter.setTransform(to_qt(stock.place()) * camera_.transform());
     QPen grain(roles_.stock_edge, 1);
     grain.setCosmetic(true);
     QColor soft = roles_.stock_edge;
@@ -375,11 +391,12 @@ void BedView::draw_stock(QPainter& painter) const {
     const QString text =
         tr("%1 %2 mm · %3 × %4 mm")
             .arg(QString::fromStdString(stock.material), mm(stock.thickness.mm()), mm(stock.width), mm(stock.height));
-    painter.drawText(outline[3] + QPointF(10, -8), text);
+    painter.drawText(outline.boundingRect().topLeft() + QPointF(10, -8), text);
 }
 
 void BedView::draw_art(QPainter& painter) {
     const ArtPainter art(document_.job(), machine_.profile(), roles_, layers_);
+    if (bare_paths_) return art.draw_bare(painter, camera_);
     const auto plan = desk_.burning_plan();
     if (!plan) {
         burned_.clear();
@@ -417,26 +434,6 @@ void BedView::draw_bounds_faults(QPainter& painter) {
     painter.restore();
 }
 
-void BedView::draw_selection(QPainter& painter) const {
-    if (!selected_ || desk_.burning()) return;
-    const geometry::Box box = box_of(*selected_);
-    if (box.empty()) return;
-    const QRectF frame = rect_of(box, camera_).adjusted(-3, -3, 3, 3);
-    painter.setPen(QPen(roles_.accent, 1.2));
-    painter.setBrush(Qt::NoBrush);
-    painter.drawRect(frame);
-    painter.setFont(theme::font(theme::small));
-    const QString text =
-        tr("%1 × %2 mm at %3, %4").arg(mm(box.width()), mm(box.height()), mm(box.left), mm(box.bottom));
-    const int wide = painter.fontMetrics().horizontalAdvance(text) + 20;
-    const QRectF badge(frame.center().x() - wide / 2.0, frame.bottom() + 8, wide, 22);
-    painter.setPen(Qt::NoPen);
-    painter.setBrush(roles_.rail);
-    painter.drawRoundedRect(badge, 5, 5);
-    painter.setPen(roles_.rail_text);
-    painter.drawText(badge, Qt::AlignCenter, text);
-}
-
 void BedView::draw_head(QPainter& painter) const {
     const auto& now = machine_.snapshot();
     if (!now.connected || !now.position || !now.position_sure) return;
@@ -464,10 +461,14 @@ void BedView::draw_places(QPainter& painter) const {
 
 void BedView::draw_picking(QPainter& painter) const {
     if (!picking()) return;
-    if (!rubber_band_.isEmpty()) {
-        painter.setPen(QPen(roles_.accent, 1.2, Qt::DashLine));
+    if (!stroke_.empty()) {
+        painter.setPen(QPen(roles_.accent, 1.4, stroke_seen_ ? Qt::SolidLine : Qt::DashLine));
         painter.setBrush(Qt::NoBrush);
-        painter.drawRect(rubber_band_);
+        if (stroke_seen_)
+            painter.drawPolyline(polygon_of({stroke_, false}, camera_));
+        else
+            painter.drawRect(
+                QRectF(camera_.to_screen(stroke_.front()), camera_.to_screen(stroke_.back())).normalized());
     }
     painter.setFont(theme::font(theme::normal));
     const QString text = tr("%1 · Esc to leave").arg(pick_hint_);

@@ -3,6 +3,8 @@
 #include "bed/art_layers.hpp"
 #include "bed/burn_layer.hpp"
 #include "bed/camera.hpp"
+#include "bed/placing_desk.hpp"
+#include "bed/placing_hand.hpp"
 #include "document/job_document.hpp"
 #include "document/plan_keeper.hpp"
 #include "session/burn_desk.hpp"
@@ -15,33 +17,33 @@
 
 namespace chalkline::app {
 
-/// The bed, true to scale: the stock, the art as it will look burned, the head, and what lies out of bounds. Art is
-/// chosen by clicking and moved by dragging or with the arrow keys.
+/// The bed, true to scale: the stock, the art as it will look burned, the head, and what lies out of bounds. What the
+/// pointer does to the art is PlacingHand's; here are the view, the keys and the drawing.
 class BedView : public QWidget {
     Q_OBJECT
  public:
-    BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine, BurnDesk& desk, const theme::Roles& roles,
-            QWidget* parent = nullptr);
+    BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine, BurnDesk& desk, PlacingDesk& placing,
+            const theme::Roles& roles, QWidget* parent = nullptr);
 
     void fit_bed();
     void fit_stock();
     void fit_job();
     /// Shows the whole bed when the motif does not lie in view.
     void bring_into_view(job::Id motif);
-    std::optional<job::Id> selected() const { return selected_; }
-    void select(std::optional<job::Id> motif);
     void highlight(const Highlight& highlight);
     /// The next box dragged or place clicked is given to `take` (bed mm) instead of choosing art; Esc gives up. `hint`
     /// is shown meanwhile.
     void pick_box(const QString& hint, std::function<void(geometry::Box)> take);
     void pick_place(const QString& hint, std::function<void(geometry::Point)> take);
-    bool picking() const { return pick_box_ || pick_place_; }
+    /// The next way drawn, from press to release; `seen` shows it as it is drawn.
+    void pick_stroke(const QString& hint, bool seen, std::function<void(const std::vector<geometry::Point>&)> take);
+    bool picking() const { return pick_place_ || pick_stroke_; }
+    /// Every path as a thin line with its start and direction.
+    void show_bare_paths(bool bare);
+    bool bare_paths() const { return bare_paths_; }
     void stop_picking();
     const Camera& camera() const { return camera_; }
     QSize minimumSizeHint() const override { return {420, 300}; }
-
- Q_SIGNALS:
-    void selection_changed();
 
  protected:
     void paintEvent(QPaintEvent*) override;
@@ -56,15 +58,15 @@ class BedView : public QWidget {
  private:
     void follow(JobChange change);
     void fit(const geometry::Box& box);
-    void move_selected(geometry::Point by, int merge);
-    std::optional<job::Id> motif_at(geometry::Point place) const;
-    geometry::Box box_of(job::Id motif) const;
+    void nudge(const QKeyEvent& event, geometry::Point way);
+    bool placing_key(const QKeyEvent& event);
+    void start_picking(const QString& hint);
+    void end_stroke();
     void draw_bed(QPainter& painter) const;
     void draw_rulers(QPainter& painter) const;
     void draw_stock(QPainter& painter) const;
     void draw_art(QPainter& painter);
     void draw_bounds_faults(QPainter& painter);
-    void draw_selection(QPainter& painter) const;
     void draw_head(QPainter& painter) const;
     void draw_places(QPainter& painter) const;
     void draw_picking(QPainter& painter) const;
@@ -74,19 +76,21 @@ class BedView : public QWidget {
     PlanKeeper& plans_;
     MachineLink& machine_;
     BurnDesk& desk_;
+    PlacingDesk& placing_;
     const theme::Roles& roles_;
     Camera camera_;
     bool fitted_ = true;  ///< the view still shows the whole bed and follows a resize
     ArtLayers layers_;
     BurnLayer burned_;
     Highlight highlight_;
-    std::map<job::Id, geometry::Box> boxes_;  ///< of the motifs, bed mm
-    std::optional<job::Id> selected_;
-    enum class Grip { none, motif, view, box } grip_ = Grip::none;
-    std::function<void(geometry::Box)> pick_box_;
+    PlacingHand hand_;
+    enum class Grip { none, art, view, stroke } grip_ = Grip::none;
+    std::function<void(const std::vector<geometry::Point>&)> pick_stroke_;
     std::function<void(geometry::Point)> pick_place_;
     QString pick_hint_;
-    QRectF rubber_band_;
+    std::vector<geometry::Point> stroke_;
+    bool stroke_seen_ = false;
+    bool bare_paths_ = false;
     bool space_held_ = false;
     QPointF grip_from_;
 };

@@ -19,7 +19,12 @@ constexpr double smallest = 0.05;        // mm: nothing is scaled to nothing
 
 Point corner(const Box& box, int across, int up) {
     const Point middle = box.centre();
-    return {across < 0 ? box.left : across > 0 ? box.right : middle.x, up < 0 ? box.bottom : up > 0 ? box.top : middle.y};
+    return {across < 0   ? box.left
+            : across > 0 ? box.right
+                         : middle.x,
+            up < 0   ? box.bottom
+            : up > 0 ? box.top
+                     : middle.y};
 }
 
 /// How much a side grows when the held corner goes from `from` to `to`, measured from the side that stays.
@@ -59,7 +64,8 @@ std::vector<PlacedHandle> handles_of(const HandleFrame& frame, const Camera& cam
     for (const int up : {-1, 0, 1}) {
         for (const int across : {-1, 0, 1}) {
             if (across == 0 && up == 0) continue;
-            const bool flat = (across != 0 && frame.box.width() < smallest) || (up != 0 && frame.box.height() < smallest);
+            const bool flat =
+                (across != 0 && frame.box.width() < smallest) || (up != 0 && frame.box.height() < smallest);
             if (!flat) handles.push_back({{Handle::Kind::scale, across, up}, on_screen(across, up)});
         }
     }

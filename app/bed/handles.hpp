@@ -38,9 +38,9 @@ std::optional<Handle> handle_at(const HandleFrame& frame, const Camera& camera, 
 
 /// The map of the bed that a handle dragged from one place to another makes of what it holds.
 struct DragRules {
-    bool keep_aspect = true;   ///< corners scale both ways alike
-    bool about_middle = false; ///< the middle stays instead of the far side
-    bool whole_steps = false;  ///< turning goes by 15°
+    bool keep_aspect = true;    ///< corners scale both ways alike
+    bool about_middle = false;  ///< the middle stays instead of the far side
+    bool whole_steps = false;   ///< turning goes by 15°
 };
 geometry::Transform dragged(const HandleFrame& frame, const Handle& handle, geometry::Point from, geometry::Point to,
                             const DragRules& rules);

@@ -43,6 +43,7 @@ MainWindow::MainWindow(const WindowOptions& options)
       plans_(document_, options.profile),
       machine_(options.profile),
       desk_(document_, plans_, machine_),
+      placing_(document_, machine_.profile()),
       art_(document_, options.profile, options.surroundings) {
     setObjectName("window");
     setWindowTitle("Chalkline");
@@ -61,7 +62,7 @@ MainWindow::MainWindow(const WindowOptions& options)
     connect(&art_, &ArtDesk::brought_in, this, [this] {
         choose(Mark::art);
         if (document_.job().motifs.empty()) return;
-        bed_->select(document_.job().last_motif());
+        placing_.choose({document_.job().last_motif()});
         bed_->bring_into_view(document_.job().last_motif());
     });
     connect(&art_, &ArtDesk::changed, this, &MainWindow::show_line);
@@ -87,6 +88,8 @@ MainWindow::MainWindow(const WindowOptions& options)
     connect(&desk_, &BurnDesk::changed, this, &MainWindow::show_line);
     connect(&document_, &JobDocument::changed, this, &MainWindow::show_line);
     connect(&machine_, &MachineLink::changed, this, &MainWindow::show_line);
+    connect(&placing_, &PlacingDesk::refused, this,
+            [this](const Error& error) { show_message(wording::describe(error)); });
     show_line();
     bed_->setFocus();
 }
@@ -98,6 +101,7 @@ MainWindow::~MainWindow() {
     plans_.disconnect();
     machine_.disconnect();
     desk_.disconnect();
+    placing_.disconnect();
     art_.disconnect();
     inbox_.disconnect();
     qDeleteAll(findChildren<QWidget*>(Qt::FindDirectChildrenOnly));
@@ -110,12 +114,13 @@ void MainWindow::build() {
     top_ = new TopBar(document_, roles_, this);
     line_ = new ChalkLine(roles_, this);
     strip_ = new MessageStrip(roles_, this);
-    bed_ = new BedView(document_, plans_, machine_, desk_, roles_, this);
+    bed_ = new BedView(document_, plans_, machine_, desk_, placing_, roles_, this);
     rail_ = new MachineRail(machine_, roles_, this);
     trays_ = new QStackedWidget(this);
     trays_->setFixedWidth(tray_width);
 
-    const TrayContext context{document_, plans_, machine_, desk_, *bed_, art_, inbox_, roles_};
+    const TrayContext context{document_, plans_, machine_, desk_, *bed_, placing_, art_, inbox_, *options_.surroundings,
+                              roles_};
     const auto add_tray = [this](QWidget* tray) {
         auto* page = new QWidget;
         page->setObjectName("trayPage");
@@ -174,6 +179,11 @@ void MainWindow::add_shortcuts() {
     add(QKeySequence::Save, [this] { files_->save(); });
     add(QKeySequence("Ctrl+Z"), [this] { document_.history().undo(); });
     add(QKeySequence("Ctrl+Shift+Z"), [this] { document_.history().redo(); });
+    add(QKeySequence("Ctrl+A"), [this] { placing_.choose_all(); });
+    add(QKeySequence("Ctrl+D"), [this] { placing_.copy(); });
+    add(QKeySequence("Ctrl+G"), [this] { placing_.group(); });
+    add(QKeySequence("Ctrl+Shift+G"), [this] { placing_.ungroup(); });
+    add(QKeySequence("Ctrl+L"), [this] { placing_.set_locked(!placing_.all_locked()); });
     for (int i = 0; i < mark_count; ++i)
         add(QKeySequence(QString::number(i + 1)), [this, i] { choose(static_cast<Mark>(i)); });
     add(QKeySequence("F"), [this] {

@@ -44,6 +44,7 @@ class MainWindow : public QWidget {
     BedView& bed() { return *bed_; }
     ChalkLine& line() { return *line_; }
     JobFiles& files() { return *files_; }
+    PlacingDesk& placing() { return placing_; }
     ArtDesk& art() { return art_; }
     Inbox& inbox() { return inbox_; }
     StepsTray& steps_tray() { return *steps_tray_; }
@@ -75,6 +76,7 @@ class MainWindow : public QWidget {
     PlanKeeper plans_;
     MachineLink machine_;
     BurnDesk desk_;
+    PlacingDesk placing_;
     ArtDesk art_;
     Inbox inbox_;
     SampleMachine sample_;

@@ -13,19 +13,6 @@ namespace {
 
 constexpr double degree = std::numbers::pi / 180;
 
-ValueField* make_angle_field(const QString& name, QWidget* parent) {
-    const auto read = [](const QString& text) -> Result<double> {
-        QString plain = text;
-        bool number = false;
-        const double value = plain.remove(QChar(0x00b0)).replace(',', '.').trimmed().toDouble(&number);
-        if (!number || std::abs(value) > 360)
-            return fail(chalkline::error::not_a_number, {{"text", text.toStdString()}});
-        return value;
-    };
-    return new ValueField(
-        name, read, [](double v) { return QString::fromStdString(format_number(v, 2)) + QChar(0x00b0); }, parent);
-}
-
 }  // namespace
 
 StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(parent), context_(context) {

@@ -19,8 +19,10 @@ struct TrayContext {
     MachineLink& machine;
     BurnDesk& desk;
     BedView& bed;
+    PlacingDesk& placing;
     ArtDesk& art;
     Inbox& inbox;
+    const Surroundings& surroundings;
     const theme::Roles& roles;
 };
 

@@ -73,6 +73,11 @@ ValueField::ValueField(const QString& name, Reader reader, Writer writer, QWidge
     connect(this, &QLineEdit::editingFinished, this, &ValueField::commit);
 }
 
+void ValueField::set_other(Writer other) {
+    other_ = std::move(other);
+    mark_wrong({});
+}
+
 void ValueField::show_value(double value) {
     value_ = value;
     if (!hasFocus() || !isModified()) setText(writer_(value));
@@ -104,7 +109,7 @@ void ValueField::keyPressEvent(QKeyEvent* event) {
 }
 
 void ValueField::mark_wrong(const QString& why) {
-    setToolTip(why);
+    setToolTip(why.isEmpty() && other_ ? other_(value_) : why);
     const bool wrong = !why.isEmpty();
     if (property("wrong").toBool() == wrong) return;
     setProperty("wrong", wrong);
@@ -113,10 +118,28 @@ void ValueField::mark_wrong(const QString& why) {
 }
 
 ValueField* make_length_field(const QString& name, QWidget* parent) {
-    return new ValueField(
+    const auto written = [](LengthUnit unit) {
+        return [unit](double mm) { return QString::fromStdString(format_length(Length::mm(mm), unit)); };
+    };
+    auto* field = new ValueField(
         name,
         reader([](const std::string& t) { return parse_length(t, LengthUnit::mm); }, [](Length l) { return l.mm(); }),
-        [](double mm) { return QString::fromStdString(format_length(Length::mm(mm), LengthUnit::mm)); }, parent);
+        written(LengthUnit::mm), parent);
+    field->set_other(written(LengthUnit::inch));
+    return field;
+}
+
+ValueField* make_angle_field(const QString& name, QWidget* parent) {
+    const auto read = [](const QString& text) -> Result<double> {
+        QString plain = text;
+        bool number = false;
+        const double value = plain.remove(QChar(0x00b0)).replace(',', '.').trimmed().toDouble(&number);
+        if (!number || std::abs(value) > 360)
+            return fail(chalkline::error::not_a_number, {{"text", text.toStdString()}});
+        return value;
+    };
+    return new ValueField(
+        name, read, [](double v) { return QString::fromStdString(format_number(v, 2)) + QChar(0x00b0); }, parent);
 }
 
 ValueField* make_speed_field(const QString& name, QWidget* parent) {

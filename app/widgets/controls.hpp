@@ -28,6 +28,8 @@ class ValueField : public QLineEdit {
     ValueField(const QString& name, Reader reader, Writer writer, QWidget* parent);
 
     void show_value(double value);
+    /// The value in another unit, said while the pointer rests on the field.
+    void set_other(Writer other);
     double value() const { return value_; }
 
  Q_SIGNALS:
@@ -40,11 +42,12 @@ class ValueField : public QLineEdit {
     void commit();
     void mark_wrong(const QString& why);
     Reader reader_;
-    Writer writer_;
+    Writer writer_, other_;
     double value_ = 0;
 };
 
 ValueField* make_length_field(const QString& name, QWidget* parent);  ///< mm
+ValueField* make_angle_field(const QString& name, QWidget* parent);   ///< degrees
 ValueField* make_speed_field(const QString& name, QWidget* parent);   ///< mm/min
 ValueField* make_power_field(const QString& name, QWidget* parent);   ///< %
 ValueField* make_count_field(const QString& name, QWidget* parent);

@@ -131,7 +131,7 @@ TEST_CASE("a page of a PDF is chosen from small pictures") {
     REQUIRE(wait_for([&] { return driver->document().job().motifs.size() == 2; }));
     CHECK(driver->document().job().motif(first)->art->read_with.page == 2);
     CHECK(driver->document().job().motifs[1].art->read_with.page == 1);
-    CHECK(driver->bed().selected() == driver->document().job().motifs[1].id);
+    CHECK(driver->placing().only() == driver->document().job().motifs[1].id);
 }
 
 TEST_CASE("a page is registered on the bed or on the turned stock") {
@@ -182,7 +182,7 @@ TEST_CASE("shapes that lie off the bed are counted and taken out together") {
     const QTemporaryDir folder;
     driver.drop(
         {write(folder, "stray.svg", svg("<rect x='10' y='10' width='20' height='20'/><path d='M300 10H320'/>"))});
-    driver->bed().select(driver->document().job().motifs[0].id);
+    driver->placing().choose({driver->document().job().motifs[0].id});
     QTest::keyClick(&driver->bed(), Qt::Key_Right, Qt::ShiftModifier);
     for (int i = 0; i < 8; ++i)
         QTest::keyClick(&driver->bed(), Qt::Key_Right, Qt::ShiftModifier);

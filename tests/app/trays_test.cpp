@@ -78,7 +78,7 @@ TEST_CASE("the chosen piece of art has its place typed in") {
     WindowDriver driver;
     driver.drop({plate});
     driver->choose(Mark::art);
-    driver->bed().select(driver->document().job().motifs[0].id);
+    driver->placing().choose({driver->document().job().motifs[0].id});
     QTest::qWait(20);
     type(driver, "Left edge on the bed", "1in");
     type(driver, "Near edge on the bed", "30");
@@ -88,7 +88,7 @@ TEST_CASE("the chosen piece of art has its place typed in") {
     driver->bed().setFocus();
     QTest::keyClick(&driver->bed(), Qt::Key_Delete);
     CHECK(driver->document().job().motifs.empty());
-    CHECK_FALSE(driver->bed().selected());
+    CHECK_FALSE(driver->placing().only());
 }
 
 TEST_CASE("steps are added and removed by their buttons") {

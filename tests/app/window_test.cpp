@@ -94,7 +94,7 @@ TEST_CASE("the motif follows the mouse and the arrow keys, and the line notices 
     const double moved = job::bounds(driver->document().job()).bottom - box.bottom;
     CHECK(moved == Approx(-40 / bed.camera().scale).margin(0.01));
     CHECK(driver->document().history().count() == 1);
-    CHECK(bed.selected() == driver->document().job().motifs[0].id);
+    CHECK(driver->placing().only() == driver->document().job().motifs[0].id);
 
     bed.setFocus();
     QTest::keyClick(&bed, Qt::Key_Right);
@@ -193,7 +193,7 @@ TEST_CASE("a job is saved, changed, and never thrown away unasked") {
     driver.drop({plate});
     REQUIRE(driver->document().save(path));
     driver->document().end_merge();
-    driver->bed().select(driver->document().job().motifs[0].id);
+    driver->placing().choose({driver->document().job().motifs[0].id});
     QTest::keyClick(&driver->bed(), Qt::Key_Up);
     driver.drop({sample});
     CHECK(driver->document().path() == path);  // still asking
@@ -205,7 +205,7 @@ TEST_CASE("a job is saved, changed, and never thrown away unasked") {
     CHECK(driver->document().path() == sample);
     driver.drop({path});
     CHECK(driver->document().job().motifs.size() == 1);
-    driver->bed().select(driver->document().job().motifs[0].id);
+    driver->placing().choose({driver->document().job().motifs[0].id});
     QTest::keyClick(&driver->bed(), Qt::Key_Up);
     driver.window().close();
     CHECK(driver.window().isVisible());

@@ -152,7 +152,7 @@ TEST_CASE("moving the art takes the frame back") {
     find_home(driver);
     QTest::keyClick(&driver.window(), Qt::Key_F);
     REQUIRE(wait_for([&] { return driver.state(Mark::frame) == MarkState::done; }));
-    driver->bed().select(driver->document().job().motifs[0].id);
+    driver->placing().choose({driver->document().job().motifs[0].id});
     QTest::keyClick(&driver->bed(), Qt::Key_Up);
     CHECK(driver.state(Mark::frame) == MarkState::not_yet);
 }

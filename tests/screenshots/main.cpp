@@ -66,7 +66,7 @@ int main(int argc, char** argv) {
     window.document().replace({}, {});
     window.files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
     if (!wait_for([&] { return !window.document().job().motifs.empty() && window.plans().ready(); })) return 1;
-    window.bed().select(window.document().job().motifs[0].id);
+    window.placing().choose({window.document().job().motifs[0].id});
     window.choose(Mark::art);
     photographer.take("art");
     window.choose(Mark::steps);

@@ -1,15 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/art/art_tray.hpp"
 
+#include "trays/art/design_panel.hpp"
+#include "trays/art/drawing_bar.hpp"
 #include "trays/art/findings_panel.hpp"
 #include "trays/art/motif_card.hpp"
 #include "trays/art/page_chooser.hpp"
+#include "trays/art/placing_panel.hpp"
 #include "trays/art/question_card.hpp"
 #include "trays/art/reading_panel.hpp"
 #include "trays/art/trace_panel.hpp"
 
 #include <chalkline/job/edits.hpp>
-#include <chalkline/job/placing.hpp>
 
 #include <QDir>
 #include <QFileDialog>
@@ -62,22 +64,8 @@ ArtTray::ArtTray(const TrayContext& context, QWidget* parent) : QWidget(parent),
     row->addStretch(1);
     all->addLayout(row);
 
-    place_ = new QWidget(this);
-    auto* place_row = new QHBoxLayout(place_);
-    place_row->setContentsMargins(0, 12, 0, 0);
-    x_ = make_length_field(tr("Left edge on the bed"), place_);
-    y_ = make_length_field(tr("Near edge on the bed"), place_);
-    place_row->addWidget(make_label(tr("Lower left corner"), Tone::quiet, place_));
-    place_row->addStretch(1);
-    place_row->addWidget(make_label(tr("X"), Tone::quiet, place_));
-    x_->setFixedWidth(92);
-    place_row->addWidget(x_);
-    place_row->addWidget(make_label(tr("Y"), Tone::quiet, place_));
-    y_->setFixedWidth(92);
-    place_row->addWidget(y_);
-    all->addWidget(place_);
-    connect(x_, &ValueField::committed, this, [this](double x) { move_to(x, y_->value()); });
-    connect(y_, &ValueField::committed, this, [this](double y) { move_to(x_->value(), y); });
+    all->addWidget(new DrawingBar(context_, this));
+    all->addWidget(new PlacingPanel(context_, this));
 
     details_ = add_section(all, 14, 0);
     inbox_ = add_section(all, 6, 14);
@@ -91,8 +79,7 @@ ArtTray::ArtTray(const TrayContext& context, QWidget* parent) : QWidget(parent),
         show_questions();
         show_inbox();
     });
-    connect(&context_.bed, &BedView::selection_changed, this, [this] {
-        show_place();
+    connect(&context_.placing, &PlacingDesk::selection_changed, this, [this] {
         show_details();
         for (auto* card : findChildren<MotifCard*>())
             card->update();
@@ -113,13 +100,12 @@ void ArtTray::follow(JobChange change) {
         rebuild();
     else if (touches(change, JobChange::stock))
         show_details();
-    if (touches(change, JobChange::place)) show_place();
     if (touches(change, JobChange::place) && !touches(change, JobChange::art)) moved_.start();
 }
 
 const job::Motif* ArtTray::chosen() const {
     const auto& motifs = context_.document.job().motifs;
-    if (const auto selected = context_.bed.selected()) return context_.document.job().motif(*selected);
+    if (const auto only = context_.placing.only()) return context_.document.job().motif(*only);
     return motifs.size() == 1 ? &motifs[0] : nullptr;
 }
 
@@ -132,7 +118,6 @@ void ArtTray::rebuild() {
                                         "PNG, JPEG and more), paste them, or add files."),
                                      Tone::quiet, this));
     show_questions();
-    show_place();
     show_details();
 }
 
@@ -216,6 +201,10 @@ void ArtTray::show_details() {
     const Shown now = motif ? Shown{motif->art, motif->id, context_.art.finds(motif->id) != nullptr} : Shown{};
     if (now == shown_) return;
     shown_ = now;
+    // While its text is being typed a design's panel stays.
+    const auto* panel = findChild<DesignPanel*>();
+    if (panel && panel->isVisible() && motif && motif->art->design && panel->shows(motif->id, *motif->art->design))
+        return;
     show_details_again();
 }
 
@@ -228,6 +217,10 @@ void ArtTray::show_details_again() {
     if (!motif) return;
     const art::Artwork& art = *motif->art;
     QList<QWidget*> panels;
+    if (art.design) {
+        details_->addWidget(new DesignPanel(motif->id, context_, this));
+        return;
+    }
     if (art.pages > 1) panels << new PageChooser(motif->id, context_, this);
     panels << new ReadingPanel(motif->id, context_, this);
     if (!art.pictures.empty() || art.read_with.trace) panels << new TracePanel(motif->id, context_, this);
@@ -269,25 +262,6 @@ void ArtTray::show_inbox() {
         inside->addWidget(off);
     }
     inbox_->addWidget(row);
-}
-
-void ArtTray::show_place() {
-    const job::Motif* motif = chosen();
-    place_->setVisible(motif != nullptr);
-    if (!motif) return;
-    const auto box = job::bounds(*motif);
-    x_->show_value(box.left);
-    y_->show_value(box.bottom);
-}
-
-void ArtTray::move_to(double x, double y) {
-    const job::Motif* motif = chosen();
-    if (!motif) return;
-    const auto box = job::bounds(*motif);
-    (void)context_.document.edit(
-        tr("Place art"),
-        job::transform(context_.document.job(), {motif->id}, geometry::Transform::move(x - box.left, y - box.bottom)),
-        JobChange::place);
 }
 
 }  // namespace chalkline::app

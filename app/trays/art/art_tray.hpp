@@ -31,8 +31,6 @@ class ArtTray : public QWidget {
     void show_details();
     void show_details_again();
     void show_inbox();
-    void show_place();
-    void move_to(double x, double y);
     const job::Motif* chosen() const;
 
     /// What the details were made from; they are made again only when it changes.
@@ -48,8 +46,6 @@ class ArtTray : public QWidget {
     QTimer moved_;
     QVBoxLayout *questions_, *cards_, *details_, *inbox_;
     QLabel* busy_;
-    QWidget* place_;
-    ValueField *x_, *y_;
 };
 
 }  // namespace chalkline::app

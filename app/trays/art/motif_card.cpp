@@ -22,13 +22,13 @@ MotifCard::MotifCard(const job::Motif& motif, const TrayContext& context, QWidge
     setAccessibleName(name_ + ", " + fact_);
 }
 
-void MotifCard::mousePressEvent(QMouseEvent*) {
-    context_.bed.select(id_);
+void MotifCard::mousePressEvent(QMouseEvent* event) {
+    event->modifiers() & Qt::ShiftModifier ? context_.placing.toggle(id_) : context_.placing.choose({id_});
 }
 
 void MotifCard::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_Return || event->key() == Qt::Key_Space)
-        context_.bed.select(id_);
+        context_.placing.choose({id_});
     else
         QWidget::keyPressEvent(event);
 }
@@ -37,7 +37,7 @@ void MotifCard::paintEvent(QPaintEvent*) {
     const auto& roles = context_.roles;
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
-    const bool chosen = context_.bed.selected() == id_;
+    const bool chosen = context_.placing.is_chosen(id_);
     painter.setPen(QPen(chosen || hasFocus() ? roles.accent : roles.hairline, chosen ? 2 : 1));
     painter.setBrush(roles.card);
     painter.drawRoundedRect(QRectF(rect()).adjusted(1, 1, -1, -1), 7, 7);
