@@ -54,9 +54,10 @@ int main(int argc, char** argv) {
     window.show();
     if (trouble) window.show_message(wording::describe(*trouble));
     const QStringList files = parser.positionalArguments();
+    const bool crashed = window.offer_left_behind();
     if (!files.isEmpty())
         window.files().open(files);
-    else if (const QString sample = sample_job(); !sample.isEmpty())
+    else if (const QString sample = sample_job(); !sample.isEmpty() && !crashed)
         window.files().open({sample});
     if (parser.isSet(port))
         window.machine().connect_to(parser.value(port), parser.value(port));

@@ -54,6 +54,11 @@ void JobDocument::replace(job::Job job, const QString& path) {
     set(job, JobChange::everything);
 }
 
+void JobDocument::replace_unsaved(job::Job job, const QString& path) {
+    replace(std::move(job), path);
+    history_.resetClean();
+}
+
 Result<void> JobDocument::save(const QString& path) {
     if (auto saved = job::save(job_, path.toStdString()); !saved) return saved;
     path_ = path;

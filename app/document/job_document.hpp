@@ -37,6 +37,8 @@ class JobDocument : public QObject {
 
     /// Takes a job as freshly opened from `path` (empty: a new one).
     void replace(job::Job job, const QString& path);
+    /// The same for a job with changes that are not in its file: it counts as unsaved.
+    void replace_unsaved(job::Job job, const QString& path);
     Result<void> save(const QString& path);
 
     QString path() const { return path_; }

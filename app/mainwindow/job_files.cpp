@@ -3,7 +3,9 @@
 
 #include "widgets/sheet.hpp"
 
+#include <chalkline/base/file.hpp>
 #include <chalkline/job/chalk_file.hpp>
+#include <chalkline/job/svg_export.hpp>
 
 #include <QFileDialog>
 #include <QFileInfo>
@@ -65,6 +67,35 @@ void JobFiles::open_job(const QString& path) {
                   });
 }
 
+bool JobFiles::offer_left_behind(const QString& folder) {
+    const auto left = Autosave::left_behind(folder);
+    if (left.empty()) return false;
+    const LeftBehind copy = left.front();
+    const QString title = copy.path.isEmpty() ? tr("A new job") : QFileInfo(copy.path).completeBaseName();
+    auto* sheet = new Sheet(tr("Chalkline ended without closing"), window_);
+    sheet->add_text(tr("“%1” had changes that were not saved. They were kept at %2.")
+                        .arg(title, QLocale().toString(copy.kept_at, QLocale::ShortFormat)),
+                    Tone::quiet);
+    sheet->add_button(tr("Later"), ButtonLook::plain, {});
+    sheet->add_button(tr("Throw away"), ButtonLook::plain, [copy] { Autosave::discard(copy); });
+    sheet->add_button(tr("Recover"), ButtonLook::accent, [this, copy] { recover(copy); });
+    sheet->open();
+    return true;
+}
+
+/// The copy stays until the recovered job is kept again or saved.
+void JobFiles::recover(const LeftBehind& copy) {
+    reader_.start([file = copy.file.toStdString(), surroundings = surroundings_](
+                      const Watch& watch) { return job::load(file, surroundings->of_nothing(), watch); },
+                  [this, copy](Result<job::Opened> read) {
+                      if (!read) return Q_EMIT message(wording::describe(read.error()));
+                      document_.replace_unsaved(std::move(read->job), copy.path);
+                      Q_EMIT recovered(copy);
+                      Q_EMIT opened();
+                      say_lost(read->lost);
+                  });
+}
+
 /// What a damaged file no longer holds, as one message.
 void JobFiles::say_lost(const std::vector<Notice>& lost) {
     if (lost.empty()) return;
@@ -89,6 +120,17 @@ void JobFiles::save(std::function<void()> then) {
 void JobFiles::save_to(const QString& path, const std::function<void()>& then) {
     if (auto saved = document_.save(path); !saved) return Q_EMIT message(wording::describe(saved.error()));
     if (then) then();
+}
+
+void JobFiles::export_svg(const machine::MachineProfile& machine) {
+    auto* dialog = make_dialog(window_, tr("Export as SVG"), QFileDialog::AcceptSave);
+    dialog->setDefaultSuffix("svg");
+    dialog->setNameFilter(tr("Drawings (*.svg)"));
+    connect(dialog, &QFileDialog::fileSelected, this, [this, bed = machine.bed()](const QString& path) {
+        const std::string svg = job::to_svg(document_.job(), bed.right, bed.top);
+        if (auto done = replace_file(path.toStdString(), svg); !done) Q_EMIT message(wording::describe(done.error()));
+    });
+    dialog->show();
 }
 
 void JobFiles::guard(std::function<void()> action) {

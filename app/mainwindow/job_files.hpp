@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "document/autosave.hpp"
 #include "document/job_document.hpp"
 #include "tasks/task_runner.hpp"
 
@@ -25,19 +26,26 @@ class JobFiles : public QObject {
     void new_job();
     /// Saves where the job lives, or asks for a place first. `then` runs after it worked.
     void save(std::function<void()> then = {});
+    /// Asks for a place and writes the job's geometry there as SVG.
+    void export_svg(const machine::MachineProfile& machine);
     /// Runs `action` at once when nothing would be lost, after an answer otherwise.
     void guard(std::function<void()> action);
+    /// Offers the newest job a crashed Chalkline left behind in the folder; true when there is one.
+    bool offer_left_behind(const QString& folder);
     bool busy() const { return reader_.running(); }
 
  Q_SIGNALS:
     void message(const chalkline::wording::Message& message);
     /// A job was opened.
     void opened();
+    /// A job left behind was opened and is unsaved here.
+    void recovered(const chalkline::app::LeftBehind& copy);
     /// Files that are no jobs were chosen.
     void art_wanted(const QStringList& paths);
 
  private:
     void open_job(const QString& path);
+    void recover(const LeftBehind& copy);
     void say_lost(const std::vector<Notice>& lost);
     void save_to(const QString& path, const std::function<void()>& then);
 

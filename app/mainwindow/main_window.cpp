@@ -21,6 +21,7 @@
 #include <QMimeData>
 #include <QPointer>
 #include <QShortcut>
+#include <QStandardPaths>
 #include <QVBoxLayout>
 
 namespace chalkline::app {
@@ -35,16 +36,23 @@ QStringList files_of(const QMimeData* data) {
     return files;
 }
 
+WindowOptions with_folders(WindowOptions options) {
+    if (options.recovery_folder.isEmpty())
+        options.recovery_folder = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/recovery";
+    return options;
+}
+
 }  // namespace
 
 MainWindow::MainWindow(const WindowOptions& options)
-    : options_(options),
+    : options_(with_folders(options)),
       roles_(theme::light()),
       plans_(document_, options.profile),
       machine_(options.profile),
       desk_(document_, plans_, machine_),
       placing_(document_, machine_.profile()),
-      art_(document_, options.profile, options.surroundings) {
+      art_(document_, options.profile, options.surroundings),
+      autosave_(document_, options_.recovery_folder) {
     setObjectName("window");
     setWindowTitle("Chalkline");
     setAcceptDrops(true);
@@ -57,6 +65,10 @@ MainWindow::MainWindow(const WindowOptions& options)
     qApp->installEventFilter(this);
 
     connect(files_, &JobFiles::message, this, &MainWindow::show_message);
+    // The recovered changes are copied anew before the old copy goes.
+    connect(files_, &JobFiles::recovered, this, [this](const LeftBehind& copy) { autosave_.take_over(copy); });
+    connect(&autosave_, &Autosave::failed, this,
+            [this](const Error& error) { show_message(wording::describe(error)); });
     connect(files_, &JobFiles::art_wanted, &art_, qOverload<const QStringList&>(&ArtDesk::bring_in));
     connect(&art_, &ArtDesk::message, this, &MainWindow::show_message);
     connect(&art_, &ArtDesk::brought_in, this, [this] {
@@ -160,6 +172,7 @@ void MainWindow::build() {
     connect(top_, &TopBar::new_wanted, files_, &JobFiles::new_job);
     connect(top_, &TopBar::open_wanted, files_, &JobFiles::ask_and_open);
     connect(top_, &TopBar::save_wanted, this, [this] { files_->save(); });
+    connect(top_, &TopBar::export_wanted, this, [this] { files_->export_svg(machine_.profile()); });
     connect(line_, &ChalkLine::chose, this, &MainWindow::choose);
     connect(art, &ArtTray::add_files_wanted, files_, &JobFiles::ask_and_open);
     connect(art, &ArtTray::paste_wanted, this, &MainWindow::paste);
@@ -179,6 +192,7 @@ void MainWindow::add_shortcuts() {
     add(QKeySequence::Save, [this] { files_->save(); });
     add(QKeySequence("Ctrl+Z"), [this] { document_.history().undo(); });
     add(QKeySequence("Ctrl+Shift+Z"), [this] { document_.history().redo(); });
+    add(QKeySequence("Ctrl+E"), [this] { files_->export_svg(machine_.profile()); });
     add(QKeySequence("Ctrl+A"), [this] { placing_.choose_all(); });
     add(QKeySequence("Ctrl+D"), [this] { placing_.copy(); });
     add(QKeySequence("Ctrl+G"), [this] { placing_.group(); });
@@ -344,6 +358,7 @@ void MainWindow::closeEvent(QCloseEvent* event) {
     event->ignore();
     const auto leave = [this] {
         closing_ = true;
+        autosave_.forget();
         close();
     };
     if (machine_.active()) {

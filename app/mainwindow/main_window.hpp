@@ -3,6 +3,7 @@
 #include "art/art_desk.hpp"
 #include "art/inbox.hpp"
 #include "bed/bed_view.hpp"
+#include "document/autosave.hpp"
 #include "document/job_document.hpp"
 #include "document/plan_keeper.hpp"
 #include "line/chalk_line.hpp"
@@ -26,6 +27,7 @@ namespace chalkline::app {
 struct WindowOptions {
     machine::MachineProfile profile;
     std::shared_ptr<const Surroundings> surroundings = std::make_shared<const Surroundings>();
+    QString recovery_folder;        ///< where unsaved changes are kept; empty: in the user's data folder
     QString simulator_speed = "1";  ///< virtual seconds a second of the simulated machine, or "max"
 };
 
@@ -47,6 +49,9 @@ class MainWindow : public QWidget {
     PlacingDesk& placing() { return placing_; }
     ArtDesk& art() { return art_; }
     Inbox& inbox() { return inbox_; }
+    Autosave& autosave() { return autosave_; }
+    /// Offers what a crashed Chalkline left behind.
+    bool offer_left_behind() { return files_->offer_left_behind(options_.recovery_folder); }
     StepsTray& steps_tray() { return *steps_tray_; }
     void choose(Mark mark);
     /// Starts the simulated machine and connects to it.
@@ -78,6 +83,7 @@ class MainWindow : public QWidget {
     BurnDesk desk_;
     PlacingDesk placing_;
     ArtDesk art_;
+    Autosave autosave_;
     Inbox inbox_;
     SampleMachine sample_;
     JobFiles* files_ = nullptr;

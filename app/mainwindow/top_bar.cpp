@@ -24,6 +24,8 @@ TopBar::TopBar(JobDocument& document, const theme::Roles& roles, QWidget* parent
     connect(add(tr("Open…"), tr("Open a job or bring in art (Ctrl+O)")), &QPushButton::clicked, this,
             &TopBar::open_wanted);
     connect(add(tr("Save"), tr("Save the job (Ctrl+S)")), &QPushButton::clicked, this, &TopBar::save_wanted);
+    connect(add(tr("Export"), tr("The job's geometry as SVG, a group for each step (Ctrl+E)")), &QPushButton::clicked,
+            this, &TopBar::export_wanted);
     row->addSpacing(10);
     undo_ = add(tr("Undo"), {});
     redo_ = add(tr("Redo"), {});

@@ -19,6 +19,7 @@ class TopBar : public QWidget {
     void new_wanted();
     void open_wanted();
     void save_wanted();
+    void export_wanted();
 
  protected:
     void paintEvent(QPaintEvent*) override;

@@ -50,6 +50,14 @@ StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(pare
         if (second) grid->addWidget(second, row, 2);
     };
     put(0, tr("Material"), material_, thickness_);
+    form_of_piece_ = new QComboBox(form_);
+    form_of_piece_->setAccessibleName(tr("Form of the piece"));
+    form_of_piece_->addItem(tr("Rectangle"), static_cast<int>(job::Stock::Form::rectangle));
+    form_of_piece_->addItem(tr("Round"), static_cast<int>(job::Stock::Form::ellipse));
+    form_of_piece_->addItem(tr("Chosen art's outline"), static_cast<int>(job::Stock::Form::outline));
+    connect(form_of_piece_, &QComboBox::activated, this, &StockTray::choose_form);
+    grid->addWidget(make_label(tr("Form"), Tone::quiet, form_), 4, 0);
+    grid->addWidget(form_of_piece_, 4, 1, 1, 2);
     put(1, tr("Size"), width_, height_);
     put(2, tr("Near left corner"), x_, y_);
     put(3, tr("Turned by"), angle_, nullptr);
@@ -60,18 +68,16 @@ StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(pare
 
     auto* heading = make_label(tr("The job on it"), Tone::heading, form_);
     heading->setContentsMargins(0, 8, 0, 0);
-    grid->addWidget(heading, 4, 0, 1, 3);
+    grid->addWidget(heading, 5, 0, 1, 3);
+    add_spots(grid, 6);
     auto* row = new QHBoxLayout;
-    auto* centre = make_button(tr("Centre it"), ButtonLook::plain, form_);
-    connect(centre, &QPushButton::clicked, this, &StockTray::centre_job);
-    row->addWidget(centre);
     row->addStretch(1);
     auto* remove = make_button(tr("No piece"), ButtonLook::link, form_);
     connect(remove, &QPushButton::clicked, this, [this] {
         (void)context_.document.edit(tr("Remove stock"), job::set_stock(context_.document.job(), {}), JobChange::stock);
     });
     row->addWidget(remove);
-    grid->addLayout(row, 5, 0, 1, 3);
+    grid->addLayout(row, 9, 0, 1, 3);
     all->addStretch(1);
 
     for (ValueField* field : {thickness_, width_, height_, x_, y_, angle_})
@@ -104,6 +110,7 @@ void StockTray::show_stock() {
     x_->show_value(stock->corner.x);
     y_->show_value(stock->corner.y);
     angle_->show_value(stock->angle / degree);
+    form_of_piece_->setCurrentIndex(form_of_piece_->findData(static_cast<int>(stock->form)));
 }
 
 void StockTray::commit() {
@@ -133,14 +140,63 @@ void StockTray::set_piece() {
     (void)context_.document.edit(tr("Set stock"), job::set_stock(context_.document.job(), stock), JobChange::stock);
 }
 
-void StockTray::centre_job() {
-    const job::Job& job = context_.document.job();
-    const geometry::Box art = job::bounds(job);
-    if (!job.stock || art.empty()) return;
-    const auto middle = geometry::bounds(job.stock->outline()).centre();
-    (void)context_.document.edit(tr("Centre the job"),
-                                 job::place_art(job, {middle.x - art.width() / 2, middle.y - art.height() / 2}),
-                                 JobChange::place);
+/// Where on the piece the job goes: its middle, or a corner with a margin.
+void StockTray::add_spots(QGridLayout* grid, int row) {
+    margin_ = make_length_field(tr("Margin to the edges of the piece"), form_);
+    margin_->show_value(5);
+    follow_ = new QCheckBox(tr("Turned as the piece is"), form_);
+    follow_->setChecked(true);
+    auto* buttons = new QGridLayout;
+    buttons->setSpacing(6);
+    const auto add = [&](const QString& text, job::Spot spot, int at_row, int at_column) {
+        auto* button = make_button(text, ButtonLook::plain, form_);
+        connect(button, &QPushButton::clicked, this,
+                [this, spot] { context_.placing.put_on_stock(spot, margin_->value(), follow_->isChecked()); });
+        buttons->addWidget(button, at_row, at_column);
+    };
+    add(tr("Far left"), job::Spot::far_left, 0, 0);
+    add(tr("Far right"), job::Spot::far_right, 0, 1);
+    add(tr("Near left"), job::Spot::near_left, 1, 0);
+    add(tr("Near right"), job::Spot::near_right, 1, 1);
+    add(tr("Centre it"), job::Spot::centre, 0, 2);
+    grid->addWidget(make_label(tr("Margin"), Tone::quiet, form_), row, 0);
+    grid->addWidget(margin_, row, 1);
+    grid->addWidget(follow_, row + 1, 0, 1, 3);
+    grid->addLayout(buttons, row + 2, 0, 1, 3);
+}
+
+void StockTray::choose_form(int index) {
+    if (!context_.document.job().stock) return;
+    job::Stock stock = *context_.document.job().stock;
+    stock.form = static_cast<job::Stock::Form>(form_of_piece_->itemData(index).toInt());
+    if (stock.form == job::Stock::Form::outline && !take_outline(stock)) return show_stock();
+    (void)context_.document.edit(tr("Change stock"), job::set_stock(context_.document.job(), stock), JobChange::stock);
+}
+
+/// The largest closed contour of the chosen art becomes the piece.
+bool StockTray::take_outline(job::Stock& stock) const {
+    const auto only = context_.placing.only();
+    const job::Motif* motif = only ? context_.document.job().motif(*only) : nullptr;
+    geometry::Polyline largest;
+    if (motif)
+        for (const art::Shape& shape : motif->art->shapes)
+            for (const auto& line : shape.path.flatten(motif->place))
+                if (line.closed && std::abs(geometry::signed_area(line)) > std::abs(geometry::signed_area(largest)))
+                    largest = line;
+    const geometry::Box box = geometry::bounds(largest);
+    if (largest.points.size() < 3 || box.width() < 1 || box.height() < 1) {
+        fault_->setText(tr("Choose one piece of art with a closed outline on the bed first."));
+        fault_->show();
+        return false;
+    }
+    stock.corner = {box.left, box.bottom};
+    stock.width = box.width();
+    stock.height = box.height();
+    stock.angle = 0;
+    stock.points.clear();
+    for (const geometry::Point point : largest.points)
+        stock.points.push_back({(point.x - box.left) / box.width(), (point.y - box.bottom) / box.height()});
+    return true;
 }
 
 }  // namespace chalkline::app

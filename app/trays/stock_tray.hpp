@@ -3,6 +3,9 @@
 #include "trays/tray_context.hpp"
 #include "widgets/controls.hpp"
 
+#include <QCheckBox>
+#include <QComboBox>
+#include <QGridLayout>
 #include <QWidget>
 
 namespace chalkline::app {
@@ -17,12 +20,16 @@ class StockTray : public QWidget {
     void show_stock();
     void commit();
     void set_piece();
-    void centre_job();
+    void add_spots(QGridLayout* grid, int row);
+    void choose_form(int index);
+    bool take_outline(job::Stock& stock) const;
 
     TrayContext context_;
     QWidget *none_, *form_;
     QLineEdit* material_;
-    ValueField *thickness_, *width_, *height_, *x_, *y_, *angle_;
+    QComboBox* form_of_piece_;
+    QCheckBox* follow_;
+    ValueField *thickness_, *width_, *height_, *x_, *y_, *angle_, *margin_;
     QLabel* fault_;
 };
 
