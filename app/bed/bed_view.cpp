@@ -239,6 +239,10 @@ void BedView::mouseReleaseEvent(QMouseEvent* event) {
     update();
 }
 
+void BedView::mouseDoubleClickEvent(QMouseEvent* event) {
+    if (event->button() == Qt::LeftButton && !picking()) hand_.double_click(event->position(), camera_);
+}
+
 void BedView::nudge(const QKeyEvent& event, geometry::Point way) {
     const double step = event.modifiers() & Qt::ShiftModifier ? 10 : event.modifiers() & Qt::AltModifier ? 0.1 : 1;
     constexpr int merge = 2;

@@ -38,6 +38,12 @@ void PlacingDesk::choose(const job::Ids& motifs) {
     Q_EMIT selection_changed();
 }
 
+void PlacingDesk::choose_one(job::Id motif) {
+    if (!document_.job().motif(motif) || chosen_ == job::Ids{motif}) return;
+    chosen_ = {motif};
+    Q_EMIT selection_changed();
+}
+
 void PlacingDesk::toggle(job::Id motif) {
     const job::Ids unit = job::with_groups(document_.job(), {motif});
     job::Ids wanted = chosen_;
@@ -69,7 +75,9 @@ void PlacingDesk::choose_neighbour(int step) {
 void PlacingDesk::follow() {
     job::Ids left = chosen_;
     std::erase_if(left, [&](job::Id id) { return !document_.job().motif(id); });
-    choose(left);
+    if (left == chosen_) return;
+    chosen_ = std::move(left);
+    Q_EMIT selection_changed();
 }
 
 // ---------------------------------------------------------------- acts

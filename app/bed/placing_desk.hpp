@@ -23,6 +23,8 @@ class PlacingDesk : public QObject {
     bool is_chosen(job::Id motif) const;
     bool all_locked() const;
     void choose(const job::Ids& motifs);
+    /// One motif alone, even of a group.
+    void choose_one(job::Id motif);
     /// Adds the motif with its group to what is chosen, or takes it out.
     void toggle(job::Id motif);
     void choose_all();

@@ -146,6 +146,10 @@ void PlacingHand::release(QPointF at, Qt::KeyboardModifiers keys, const Camera& 
     desk_.choose(inside);
 }
 
+void PlacingHand::double_click(QPointF at, const Camera& camera) {
+    if (const auto motif = motif_at(camera.to_bed(at), camera)) desk_.choose_one(*motif);
+}
+
 bool PlacingHand::give_up() {
     if (grip_ == Grip::none) return false;
     const bool changed = moved_ && grip_ != Grip::box;

@@ -18,23 +18,6 @@ namespace {
 
 const QString sample = CHALKLINE_SAMPLES "/plot-27.chalk", plate = CHALKLINE_SAMPLES "/plate.svg";
 
-/// The visible field of that name.
-QLineEdit* field(WindowDriver& driver, const QString& name) {
-    for (auto* candidate : driver.window().findChildren<QLineEdit*>())
-        if (candidate->isVisible() && candidate->accessibleName() == name) return candidate;
-    return nullptr;
-}
-
-void type(WindowDriver& driver, const QString& name, const QString& text) {
-    QLineEdit* target = field(driver, name);
-    INFO(name.toStdString());
-    REQUIRE(target);
-    target->setFocus();
-    target->selectAll();
-    QTest::keyClicks(target, text);
-    QTest::keyClick(target, Qt::Key_Return);
-}
-
 }  // namespace
 
 TEST_CASE("the stock is typed in, in any unit, and undone") {
@@ -42,19 +25,19 @@ TEST_CASE("the stock is typed in, in any unit, and undone") {
     driver.drop({sample});
     driver->choose(Mark::stock);
     QTest::qWait(20);
-    type(driver, "Thickness", "1/8 in");
-    type(driver, "Width", "20cm");
-    type(driver, "Turned by", "0");
+    REQUIRE(driver.type("Thickness", "1/8 in"));
+    REQUIRE(driver.type("Width", "20cm"));
+    REQUIRE(driver.type("Turned by", "0"));
     const auto& stock = driver->document().job().stock;
     CHECK(stock->thickness.mm() == Approx(3.175));
     CHECK(stock->width == Approx(200));
     CHECK(stock->angle == 0);
-    type(driver, "Material", "Lime ply");
+    REQUIRE(driver.type("Material", "Lime ply"));
     CHECK(driver->document().job().stock->material == "Lime ply");
     for (int i = 0; i < 4; ++i)
         driver->document().history().undo();
     CHECK(driver->document().job().stock->width == Approx(214));
-    CHECK(field(driver, "Width")->text() == "214 mm");
+    CHECK(driver.field("Width")->text() == "214 mm");
 }
 
 TEST_CASE("a piece is set round the art, taken away, and the art centred on it") {
@@ -65,7 +48,7 @@ TEST_CASE("a piece is set round the art, taken away, and the art centred on it")
     REQUIRE(driver.click("Set a piece"));
     REQUIRE(driver->document().job().stock);
     CHECK(driver->document().job().stock->width == Approx(174).margin(0.1));
-    type(driver, "Near left corner, from the left", "0");
+    REQUIRE(driver.type("Near left corner, from the left", "0"));
     REQUIRE(driver.click("Centre it"));
     const auto box = job::bounds(driver->document().job());
     CHECK(box.centre().x == Approx(87).margin(0.1));
@@ -80,8 +63,8 @@ TEST_CASE("the chosen piece of art has its place typed in") {
     driver->choose(Mark::art);
     driver->placing().choose({driver->document().job().motifs[0].id});
     QTest::qWait(20);
-    type(driver, "Left edge on the bed", "1in");
-    type(driver, "Near edge on the bed", "30");
+    REQUIRE(driver.type("Left edge on the bed", "1in"));
+    REQUIRE(driver.type("Near edge on the bed", "30"));
     const auto box = job::bounds(driver->document().job());
     CHECK(box.left == Approx(25.4).margin(0.001));
     CHECK(box.bottom == Approx(30).margin(0.001));

@@ -10,6 +10,7 @@
 #include <QLineEdit>
 #include <QTemporaryDir>
 #include <QThread>
+#include <numbers>
 
 using namespace chalkline;
 using namespace chalkline::app;
@@ -141,6 +142,60 @@ TEST_CASE("drop, route by mouse, frame, burn, and the piece shows the art") {
         for (double x = corner.x + 9; x < corner.x + 125; x += 0.1)
             area += dose.at(x, y) > 1312.5 / 2 ? 0.01 : 0;
     CHECK(area == Approx(1779.5).epsilon(0.01));
+}
+
+TEST_CASE("a plate turned by 37° on a turned piece is framed and burned where it is drawn") {
+    SimulatorProcess machine(CHALKLINE_SIM);
+    WindowDriver driver;
+    driver.drop({plate});
+    job::Stock stock;
+    stock.corner = {180, 20};
+    stock.width = 170;
+    stock.height = 120;
+    REQUIRE(driver->document().edit("Stock", job::set_stock(driver->document().job(), stock), JobChange::stock));
+    driver->choose(Mark::stock);
+    QTest::qWait(20);
+    REQUIRE(driver.type("Turned by", "37"));
+    REQUIRE(driver.click("Centre it"));
+    REQUIRE(driver.wait_planned());
+
+    connect_by_rail(driver, machine.port());
+    find_home(driver);
+    driver->choose(Mark::frame);
+    QTest::qWait(20);
+    REQUIRE(driver.click("Frame"));
+    geometry::Box framed;
+    REQUIRE(wait_for([&] {
+        if (const auto at = driver->machine().snapshot().position) framed.add(*at);
+        return driver.state(Mark::frame) == MarkState::done;
+    }));
+    const geometry::Box drawn = job::bounds(driver->document().job());
+    CHECK(drawn.grown(0.1).contains(geometry::Point{framed.right, framed.top}));
+
+    burn_by_keys(driver);
+    REQUIRE(wait_for([&] { return driver.state(Mark::burn) == MarkState::done; }));
+    machine.finish();
+    CHECK(machine.clean());
+
+    const Dose dose(machine.file("dose.bin"));
+    const auto place = driver->document().job().motifs[0].place;
+    CHECK(std::atan2(place.b, place.a) == Approx(37 * std::numbers::pi / 180));
+    const auto near = [&](double x, double y) {
+        const auto p = place({x, y});
+        return dose.near(p.x, p.y);
+    };
+    CHECK(near(33 - 5, 102 - 44) > 1000);   // leaf
+    CHECK(near(77.5, 0.5) > 16000);         // outline, near side
+    CHECK(near(14 + 4, 102 - 14) > 16000);  // hole
+    CHECK(near(3.5, 50) == 0);              // between outline and border
+    CHECK(near(-3, 50) == 0);               // beside the plate
+    // Nothing burned off the piece.
+    const geometry::Region piece{{driver->document().job().stock->outline()}, geometry::FillRule::non_zero};
+    int stray = 0;
+    for (double y = 1; y < 299; y += 0.5)
+        for (double x = 1; x < 399; x += 0.5)
+            stray += dose.at(x, y) > 0 && !geometry::contains(piece, {x, y}) ? 1 : 0;
+    CHECK(stray == 0);
 }
 
 TEST_CASE("moving the art takes the frame back") {

@@ -4,6 +4,7 @@
 
 #include <QDeadlineTimer>
 #include <QDropEvent>
+#include <QLineEdit>
 #include <QMimeData>
 #include <QPushButton>
 #include <QTest>
@@ -63,6 +64,22 @@ class WindowDriver {
         QPushButton* found = button(text);
         if (!found || !found->isEnabled()) return false;
         QTest::mouseClick(found, Qt::LeftButton);
+        return true;
+    }
+    /// The visible field of that name.
+    QLineEdit* field(const QString& name) {
+        for (auto* candidate : window_->findChildren<QLineEdit*>())
+            if (candidate->isVisible() && candidate->accessibleName() == name) return candidate;
+        return nullptr;
+    }
+    /// Types into it and presses Return.
+    bool type(const QString& name, const QString& text) {
+        QLineEdit* target = field(name);
+        if (!target) return false;
+        target->setFocus();
+        target->selectAll();
+        QTest::keyClicks(target, text);
+        QTest::keyClick(target, Qt::Key_Return);
         return true;
     }
     /// Presses on a widget, moves to a place of the window and lets go.

@@ -89,7 +89,7 @@ ArtTray::ArtTray(const TrayContext& context, QWidget* parent) : QWidget(parent),
     moved_.setInterval(300);  // ms
     connect(&moved_, &QTimer::timeout, this, [this] {
         const QWidget* focused = window()->focusWidget();
-        if (!focused || !isAncestorOf(focused)) show_details_again();
+        if (!design_ && (!focused || !isAncestorOf(focused))) show_details_again();
     });
     rebuild();
     show_inbox();
@@ -202,9 +202,7 @@ void ArtTray::show_details() {
     if (now == shown_) return;
     shown_ = now;
     // While its text is being typed a design's panel stays.
-    const auto* panel = findChild<DesignPanel*>();
-    if (panel && panel->isVisible() && motif && motif->art->design && panel->shows(motif->id, *motif->art->design))
-        return;
+    if (design_ && motif && motif->art->design && design_->shows(motif->id, *motif->art->design)) return;
     show_details_again();
 }
 
@@ -213,12 +211,14 @@ void ArtTray::show_details_again() {
     const QWidget* focused = window()->focusWidget();
     const QString in_use = focused && isAncestorOf(focused) ? focused->accessibleName() : QString();
     empty(details_);
+    design_ = nullptr;
     const job::Motif* motif = chosen();
     if (!motif) return;
     const art::Artwork& art = *motif->art;
     QList<QWidget*> panels;
     if (art.design) {
-        details_->addWidget(new DesignPanel(motif->id, context_, this));
+        design_ = new DesignPanel(motif->id, context_, this);
+        details_->addWidget(design_);
         return;
     }
     if (art.pages > 1) panels << new PageChooser(motif->id, context_, this);

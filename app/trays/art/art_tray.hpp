@@ -9,6 +9,8 @@
 
 namespace chalkline::app {
 
+class DesignPanel;
+
 /// Everything about bringing art in: what waits for an answer, every motif with its size, and for the chosen one its
 /// place, how its file is read, what was found in it.
 class ArtTray : public QWidget {
@@ -46,6 +48,7 @@ class ArtTray : public QWidget {
     QTimer moved_;
     QVBoxLayout *questions_, *cards_, *details_, *inbox_;
     QLabel* busy_;
+    DesignPanel* design_ = nullptr;  ///< of the chosen motif, when it was drawn here
 };
 
 }  // namespace chalkline::app

@@ -13,6 +13,7 @@ class MotifCard : public QWidget {
     MotifCard(const job::Motif& motif, const TrayContext& context, QWidget* parent);
 
  protected:
+    void mouseDoubleClickEvent(QMouseEvent*) override { context_.placing.choose_one(id_); }
     void mousePressEvent(QMouseEvent*) override;
     void keyPressEvent(QKeyEvent* event) override;
     void paintEvent(QPaintEvent*) override;

@@ -1,0 +1,247 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Art laid on the bed by mouse and keys.
+#include "support/window_driver.hpp"
+#include "trays/art/motif_card.hpp"
+
+#include <chalkline/job/chalk_file.hpp>
+#include <chalkline/job/edits.hpp>
+#include <chalkline/job/placing.hpp>
+
+#include <catch2/catch.hpp>
+
+#include <QPlainTextEdit>
+#include <cmath>
+#include <numbers>
+
+using namespace chalkline;
+using namespace chalkline::app;
+using test::WindowDriver;
+
+namespace {
+
+const QString sample = CHALKLINE_SAMPLES "/plot-27.chalk";
+
+const job::Job& job_of(WindowDriver& driver) {
+    return driver->document().job();
+}
+
+QPoint on_screen(WindowDriver& driver, geometry::Point place) {
+    return driver->bed().camera().to_screen(place).toPoint();
+}
+
+void drag(WindowDriver& driver, geometry::Point from, geometry::Point to, Qt::KeyboardModifiers keys = {}) {
+    BedView& bed = driver->bed();
+    const QPoint start = on_screen(driver, from), end = on_screen(driver, to);
+    QTest::mousePress(&bed, Qt::LeftButton, keys, start);
+    for (int i = 1; i <= 4; ++i) {
+        QMouseEvent move(QEvent::MouseMove, QPointF(start + (end - start) * i / 4),
+                         bed.mapToGlobal(QPointF(start + (end - start) * i / 4)), Qt::NoButton, Qt::LeftButton, keys);
+        QApplication::sendEvent(&bed, &move);
+    }
+    QTest::mouseRelease(&bed, Qt::LeftButton, keys, end);
+}
+
+void key(WindowDriver& driver, Qt::Key pressed, Qt::KeyboardModifiers keys = {}) {
+    driver->bed().setFocus();
+    QTest::keyClick(&driver->bed(), pressed, keys);
+    QTest::qWait(10);
+}
+
+/// Opens a fold of the tray and waits until its buttons show.
+void open_fold(WindowDriver& driver, const QString& title) {
+    for (auto* candidate : driver.window().findChildren<QPushButton*>())
+        if (candidate->isVisible() && candidate->text().contains(QString::fromUtf8("▸ ") + title))
+            QTest::mouseClick(candidate, Qt::LeftButton);
+    QTest::qWait(20);
+}
+
+void draw(WindowDriver& driver, const QString& what) {
+    driver->choose(Mark::art);
+    QTest::qWait(20);
+    open_fold(driver, "Draw");
+    REQUIRE(driver.click(what));
+    QTest::qWait(20);
+}
+
+double pixel(WindowDriver& driver) {
+    return 1 / driver->bed().camera().scale;
+}
+
+}  // namespace
+
+TEST_CASE("handles scale with the shape kept, stretch and turn, and Esc takes a drag back") {
+    WindowDriver driver;
+    draw(driver, "Rectangle");
+    const auto box = [&] { return job::bounds(job_of(driver)); };
+    const geometry::Box start = box();
+    CHECK(start.width() == Approx(40));
+    drag(driver, {start.right, start.top}, {start.right + 40, start.top + 25});
+    CHECK(box().width() == Approx(80).margin(2 * pixel(driver)));
+    CHECK(box().height() == Approx(box().width() * 25 / 40).margin(1e-6));
+    CHECK(box().left == Approx(start.left).margin(1e-6));
+    CHECK(driver->document().history().count() == 2);
+
+    const geometry::Box wide = box();
+    drag(driver, {wide.right, wide.centre().y}, {wide.right - 40, wide.centre().y + 30});
+    CHECK(box().width() == Approx(40).margin(2 * pixel(driver)));
+    CHECK(box().height() == Approx(wide.height()));
+
+    // The turning handle stands 26 pixels beyond the far side.
+    const geometry::Box before = box();
+    const geometry::Point middle = before.centre(), held{middle.x, before.top + 26 * pixel(driver)};
+    drag(driver, held, {middle.x - (held.y - middle.y), middle.y}, Qt::ShiftModifier);
+    CHECK(box().width() == Approx(before.height()).margin(0.01));
+    CHECK(box().height() == Approx(before.width()).margin(0.01));
+
+    const std::string kept = job::to_chalk(job_of(driver)).value();
+    BedView& bed = driver->bed();
+    QTest::mousePress(&bed, Qt::LeftButton, {}, on_screen(driver, box().centre()));
+    QTest::mouseMove(&bed, on_screen(driver, box().centre()) + QPoint(40, 20));
+    CHECK(job::to_chalk(job_of(driver)).value() != kept);
+    key(driver, Qt::Key_Escape);
+    CHECK(job::to_chalk(job_of(driver)).value() == kept);
+    QTest::mouseRelease(&bed, Qt::LeftButton);
+}
+
+TEST_CASE("moved art catches on the middle of the stock and shows it, Ctrl lets it be free") {
+    WindowDriver driver;
+    draw(driver, "Ellipse");
+    job::Stock stock;
+    stock.corner = {50, 50};
+    stock.width = 200;
+    stock.height = 100;
+    REQUIRE(driver->document().edit("Stock", job::set_stock(job_of(driver), stock), JobChange::stock));
+    const auto middle = [&] { return job::bounds(job_of(driver)).centre(); };
+    drag(driver, middle(), {150 + 3 * pixel(driver), 100 - 4 * pixel(driver)});
+    CHECK(middle().x == Approx(150).margin(1e-6));
+    CHECK(middle().y == Approx(100).margin(1e-6));
+    drag(driver, middle(), {150 + 4 * pixel(driver), 100}, Qt::ControlModifier);
+    CHECK(middle().x == Approx(150 + 4 * pixel(driver)).margin(1.1 * pixel(driver)));
+    CHECK(std::abs(middle().x - 150) > pixel(driver));
+}
+
+TEST_CASE("several are chosen by box, Shift and keys, grouped, copied, locked and removed") {
+    WindowDriver driver;
+    draw(driver, "Rectangle");
+    REQUIRE(driver.type("Left edge on the bed", "20"));
+    REQUIRE(driver.type("Near edge on the bed", "20"));
+    draw(driver, "Slot");
+    REQUIRE(driver.type("Left edge on the bed", "120"));
+    REQUIRE(driver.type("Near edge on the bed", "20"));
+    auto& placing = driver->placing();
+    drag(driver, {10, 10}, {170, 60});
+    CHECK(placing.chosen().size() == 2);
+    BedView& bed = driver->bed();
+    QTest::mouseClick(&bed, Qt::LeftButton, Qt::ShiftModifier, on_screen(driver, {130, 24}));
+    CHECK(placing.chosen().size() == 1);
+    key(driver, Qt::Key_A, Qt::ControlModifier);
+    CHECK(placing.chosen().size() == 2);
+
+    key(driver, Qt::Key_G, Qt::ControlModifier);
+    QTest::mouseClick(&bed, Qt::LeftButton, {}, on_screen(driver, {300, 250}));
+    CHECK(placing.chosen().empty());
+    QTest::mouseClick(&bed, Qt::LeftButton, {}, on_screen(driver, {130, 24}));
+    CHECK(placing.chosen().size() == 2);
+    QTest::mouseDClick(&bed, Qt::LeftButton, {}, on_screen(driver, {130, 24}));
+    CHECK(placing.chosen().size() == 1);
+
+    key(driver, Qt::Key_A, Qt::ControlModifier);
+    key(driver, Qt::Key_D, Qt::ControlModifier);
+    CHECK(job_of(driver).motifs.size() == 4);
+    CHECK(placing.chosen().size() == 2);
+    key(driver, Qt::Key_L, Qt::ControlModifier);
+    const auto place = job_of(driver).motifs[3].place;
+    key(driver, Qt::Key_Right);
+    CHECK(job_of(driver).motifs[3].place == place);
+    CHECK(driver.visible_text().contains("locked"));
+    key(driver, Qt::Key_N);
+    CHECK(placing.chosen() == job::Ids{job_of(driver).motifs[0].id, job_of(driver).motifs[1].id});
+    key(driver, Qt::Key_Delete);
+    CHECK(job_of(driver).motifs.size() == 2);
+
+    // All the way back, one act after the other, to the first state.
+    while (driver->document().history().canUndo())
+        driver->document().history().undo();
+    CHECK(job::to_chalk(job_of(driver)).value() == job::to_chalk({}).value());
+}
+
+TEST_CASE("twelve tags in a row, each with its own name, saved and opened") {
+    const QTemporaryDir folder;
+    WindowDriver driver;
+    job::Stock stock;
+    stock.corner = {10, 10};
+    stock.width = 380;
+    stock.height = 60;
+    REQUIRE(driver->document().edit("Stock", job::set_stock({}, stock), JobChange::stock));
+    draw(driver, "Slot");
+    REQUIRE(driver.type("Width of the form", "28"));
+    REQUIRE(driver.type("Height of the form", "12"));
+    draw(driver, "Text");
+    REQUIRE(driver.type("Height of the letters", "4"));
+    key(driver, Qt::Key_A, Qt::ControlModifier);
+    open_fold(driver, "Line up");
+    REQUIRE(driver.click("Centre"));
+    REQUIRE(driver.click("Middle"));
+    REQUIRE(driver.type("Left edge on the bed", "15"));
+    open_fold(driver, "Repeat");
+    REQUIRE(driver.type("Columns", "12"));
+    REQUIRE(driver.type("Gap between", "2.5"));
+    REQUIRE(driver.click("Make the rows"));
+    REQUIRE(job_of(driver).motifs.size() == 24);
+
+    int named = 0;
+    for (const job::Motif& motif : std::vector<job::Motif>(job_of(driver).motifs)) {
+        if (!std::holds_alternative<art::TextDesign>(motif.art->design->what)) continue;
+        driver->placing().choose({motif.id});
+        QTest::qWait(20);
+        auto* letters = driver.window().findChild<QPlainTextEdit*>();
+        for (auto* candidate : driver.window().findChildren<QPlainTextEdit*>())
+            if (candidate->isVisible()) letters = candidate;
+        REQUIRE(letters);
+        letters->setFocus();
+        letters->selectAll();
+        QTest::keyClicks(letters, QString("Plot %1").arg(++named));
+        REQUIRE(test::wait_for([&] {
+            const auto* now = job_of(driver).motif(motif.id);
+            return std::get<art::TextDesign>(now->art->design->what).text == "Plot " + std::to_string(named);
+        }));
+    }
+    CHECK(named == 12);
+    for (std::size_t i = 0; i < 24; i += 2) {
+        const auto tag = job::bounds(job_of(driver).motifs[i]), text = job::bounds(job_of(driver).motifs[i + 1]);
+        CHECK(tag.left == Approx(15 + static_cast<double>(i / 2) * 30.5).margin(0.01));
+        CHECK(tag.contains(text));
+        CHECK(text.centre().x == Approx(tag.centre().x).margin(1.0));
+    }
+    const QString path = folder.filePath("tags.chalk");
+    REQUIRE(driver->document().save(path));
+    const auto opened = job::load(path.toStdString(), Surroundings().of_nothing());
+    REQUIRE(opened);
+    CHECK(opened->lost.empty());
+    CHECK(job::to_chalk(opened->job).value() == job::to_chalk(job_of(driver)).value());
+}
+
+TEST_CASE("numbers turn and size what is chosen, the datum follows and brings the job to a place") {
+    WindowDriver driver;
+    driver.drop({sample});
+    driver->choose(Mark::art);
+    key(driver, Qt::Key_A, Qt::ControlModifier);
+    REQUIRE(driver.type("Art turned by", "30"));
+    CHECK(std::atan2(job_of(driver).motifs[0].place.b, job_of(driver).motifs[0].place.a) ==
+          Approx(30 * std::numbers::pi / 180));
+    REQUIRE(driver.type("Width of the art", "77"));
+    CHECK(geometry::norm({job_of(driver).motifs[0].place.a, job_of(driver).motifs[0].place.b}) ==
+          Approx(0.5).margin(1e-3));
+    open_fold(driver, "Datum");
+    REQUIRE(driver.click(QString::fromUtf8("Choose its place…")));
+    const geometry::Point wanted = job::bounds(job_of(driver)).centre();
+    QTest::mouseClick(&driver->bed(), Qt::LeftButton, {}, on_screen(driver, wanted));
+    REQUIRE(job_of(driver).datum);
+    const geometry::Point before = job::datum_place(job_of(driver)).value();
+    CHECK(geometry::distance(before, wanted) < pixel(driver));
+    key(driver, Qt::Key_Right, Qt::ShiftModifier);
+    CHECK(job::datum_place(job_of(driver))->x == Approx(before.x + 10));
+    REQUIRE(driver.type("Datum from the left", "8 in"));
+    CHECK(job::datum_place(job_of(driver))->x == Approx(203.2));
+    CHECK(driver.field("Datum from the left")->toolTip() == "8 in");
+}
