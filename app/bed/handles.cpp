@@ -15,6 +15,7 @@ namespace {
 
 constexpr double turn_handle_away = 26;  // px beyond the far side
 constexpr double reach = 8;              // px
+constexpr double side_needs = 44;        // px, for a handle in its middle
 constexpr double smallest = 0.05;        // mm: nothing is scaled to nothing
 
 Point corner(const Box& box, int across, int up) {
@@ -64,6 +65,10 @@ std::vector<PlacedHandle> handles_of(const HandleFrame& frame, const Camera& cam
     for (const int up : {-1, 0, 1}) {
         for (const int across : {-1, 0, 1}) {
             if (across == 0 && up == 0) continue;
+            // On a short side they would cover the art.
+            const bool crowded = (across == 0 && frame.box.width() * camera.scale < side_needs) ||
+                                 (up == 0 && frame.box.height() * camera.scale < side_needs);
+            if (crowded) continue;
             const bool flat =
                 (across != 0 && frame.box.width() < smallest) || (up != 0 && frame.box.height() < smallest);
             if (!flat) handles.push_back({{Handle::Kind::scale, across, up}, on_screen(across, up)});

@@ -94,11 +94,12 @@ QPushButton[look="top"]:focus { border: 1px solid @rail_quiet; }
 QPushButton[look="top"]:disabled { color: @rail_dim; }
 QPushButton[look="stop"] { background: @danger; color: @danger_text; border: 1px solid @danger_outline; padding: 10px 24px; font-weight: 700; }
 QPushButton[look="stop"]:focus { border: 2px solid @rail_text; padding: 9px 23px; }
-QLineEdit, QComboBox { background: @card; border: 1px solid @control; border-radius: 5px; padding: 4px 7px; min-height: 18px;
+QLineEdit, QComboBox, QPlainTextEdit { background: @card; border: 1px solid @control; border-radius: 5px; padding: 4px 7px; min-height: 18px;
   selection-background-color: @accent; selection-color: @accent_text; }
-QLineEdit:focus, QComboBox:focus { border: 2px solid @accent; padding: 3px 6px; }
+QLineEdit:focus, QComboBox:focus, QPlainTextEdit:focus { border: 2px solid @accent; padding: 3px 6px; }
 QLineEdit[wrong="true"] { border: 2px solid @attention; padding: 3px 6px; }
-QComboBox::drop-down { border: none; width: 18px; }
+QComboBox::drop-down { border: none; width: 20px; }
+QComboBox::down-arrow { image: url(:/icons/choose.svg); width: 12px; height: 12px; }
 QComboBox QAbstractItemView { background: @card; selection-background-color: @accent; selection-color: @accent_text; }
 QLabel[tone="place"] { color: @attention_text; }
 QLabel[tone="place"]:hover, QLabel[tone="place"]:focus { color: @accent; text-decoration: underline; }

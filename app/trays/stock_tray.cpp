@@ -51,6 +51,7 @@ StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     };
     put(0, tr("Material"), material_, thickness_);
     form_of_piece_ = new QComboBox(form_);
+    keep_from_wheel(form_of_piece_);
     form_of_piece_->setAccessibleName(tr("Form of the piece"));
     form_of_piece_->addItem(tr("Rectangle"), static_cast<int>(job::Stock::Form::rectangle));
     form_of_piece_->addItem(tr("Round"), static_cast<int>(job::Stock::Form::ellipse));

@@ -51,7 +51,22 @@ ValueField::Reader reader(Value parse, Number number) {
     };
 }
 
+class WheelGuard : public QObject {
+ public:
+    using QObject::QObject;
+    bool eventFilter(QObject* watched, QEvent* event) override {
+        if (event->type() != QEvent::Wheel) return QObject::eventFilter(watched, event);
+        event->ignore();  // on to the scroll area
+        return true;
+    }
+};
+
 }  // namespace
+
+void keep_from_wheel(QWidget* choice) {
+    choice->setFocusPolicy(Qt::StrongFocus);
+    choice->installEventFilter(new WheelGuard(choice));
+}
 
 QPushButton* make_button(const QString& text, ButtonLook look, QWidget* parent) {
     auto* button = new QPushButton(text, parent);

@@ -46,6 +46,9 @@ class ValueField : public QLineEdit {
     double value_ = 0;
 };
 
+/// The wheel scrolls the tray and never changes a choice on the way.
+void keep_from_wheel(QWidget* choice);
+
 ValueField* make_length_field(const QString& name, QWidget* parent);  ///< mm
 ValueField* make_angle_field(const QString& name, QWidget* parent);   ///< degrees
 ValueField* make_speed_field(const QString& name, QWidget* parent);   ///< mm/min

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "document/autosave.hpp"
 #include "document/job_document.hpp"
 #include "support/window_driver.hpp"
 #include "tasks/task_runner.hpp"
@@ -9,6 +10,7 @@
 
 #include <catch2/catch.hpp>
 
+#include <QDir>
 #include <QTemporaryDir>
 
 using namespace chalkline;
@@ -105,4 +107,77 @@ TEST_CASE("only the newest task's result is applied, and none after the runner i
     QThreadPool::globalInstance()->waitForDone();
     QTest::qWait(50);
     CHECK(applied == std::vector<int>{4});
+}
+
+namespace {
+
+/// A document with a change that was not saved, in a folder for recovery copies.
+struct Unsaved {
+    explicit Unsaved(const QString& folder) : autosave(document, folder) {
+        autosave.set_interval(10);
+        document.replace(sample(), "/home/someone/plot.chalk");
+        move();
+    }
+    void move() {
+        REQUIRE(document.edit("Move", job::transform(document.job(), {1}, geometry::Transform::move(1, 0)),
+                              JobChange::place));
+    }
+    JobDocument document;
+    Autosave autosave;
+};
+
+int copies(const QString& folder) {
+    return static_cast<int>(QDir(folder).entryList({"*.chalk"}).size());
+}
+
+}  // namespace
+
+TEST_CASE("unsaved changes are kept while the program runs and go away when they are saved") {
+    const QTemporaryDir folder;
+    Unsaved running(folder.path());
+    REQUIRE(test::wait_for([&] { return copies(folder.path()) == 1; }));
+    CHECK(Autosave::left_behind(folder.path()).empty());  // its program is alive
+    REQUIRE(running.document.save(folder.filePath("saved-elsewhere.job")));
+    CHECK(copies(folder.path()) == 0);
+    running.move();
+    REQUIRE(test::wait_for([&] { return copies(folder.path()) == 1; }));
+    running.autosave.forget();
+    CHECK(copies(folder.path()) == 0);
+}
+
+TEST_CASE("what a crashed program left behind is found, recovered as unsaved, and kept anew") {
+    const QTemporaryDir folder;
+    std::string wanted;
+    {
+        // Gone without forgetting, as after a crash.
+        Unsaved crashed(folder.path());
+        wanted = job::to_chalk(crashed.document.job()).value();
+        REQUIRE(test::wait_for([&] { return copies(folder.path()) == 1; }));
+    }
+    const auto left = Autosave::left_behind(folder.path());
+    REQUIRE(left.size() == 1);
+    CHECK(left[0].path == "/home/someone/plot.chalk");
+
+    JobDocument document;
+    Autosave autosave(document, folder.path());
+    document.replace_unsaved(job::load(left[0].file.toStdString()).value().job, left[0].path);
+    CHECK(document.unsaved());
+    CHECK(document.path() == "/home/someone/plot.chalk");
+    CHECK(job::to_chalk(document.job()).value() == wanted);
+    autosave.take_over(left[0]);
+    REQUIRE(test::wait_for([&] { return Autosave::left_behind(folder.path()).empty(); }));
+    CHECK(copies(folder.path()) == 1);
+    autosave.forget();
+    CHECK(copies(folder.path()) == 0);
+}
+
+TEST_CASE("a folder that cannot be written is said, and nothing else happens") {
+    const QTemporaryDir folder;
+    QFile file(folder.filePath("no-folder"));
+    REQUIRE(file.open(QIODevice::WriteOnly));
+    Unsaved running(folder.filePath("no-folder/inside"));
+    std::string code;
+    QObject::connect(&running.autosave, &Autosave::failed, [&](const Error& error) { code = error.code; });
+    REQUIRE(test::wait_for([&] { return !code.empty(); }));
+    CHECK(running.document.unsaved());
 }

@@ -72,7 +72,11 @@ void DesignPanel::build_text(const art::TextDesign& text) {
         ->setToolTip(tr("0: straight. Below 0: along the bottom of the circle"));
     auto* font = new QFontComboBox(this);
     font->setAccessibleName(tr("Font"));
-    if (!text.family.empty()) font->setCurrentFont(QFont(QString::fromStdString(text.family)));
+    if (text.family.empty())
+        font->setEditText(tr("the desktop's"));
+    else
+        font->setCurrentFont(QFont(QString::fromStdString(text.family)));
+    keep_from_wheel(font);
     font->setEnabled(!text.single_stroke);
     font->setMinimumContentsLength(12);
     rows_->addWidget(font);
@@ -106,6 +110,7 @@ void DesignPanel::build_ink() {
     row->addWidget(make_label(tr("Ink"), Tone::quiet, this), 1);
     auto* inks = new QComboBox(this);
     inks->setAccessibleName(tr("Ink of the drawn art"));
+    keep_from_wheel(inks);
     std::set<Rgb> colours{{0, 0, 0}, {0xc0, 0x20, 0x20}, {0x20, 0x50, 0xb0}, {0x20, 0x80, 0x40}, design.rgb};
     for (const auto& routed : job::routed_inks(job))
         if (routed.ink.kind != InkKind::picture) colours.insert(routed.ink.rgb);

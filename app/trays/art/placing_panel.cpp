@@ -169,6 +169,7 @@ void PlacingPanel::build_step(QVBoxLayout* all) {
     step_fold_ = new Fold(tr("Burn in one step"), this);
     all->addWidget(step_fold_);
     step_ = new QComboBox(step_fold_);
+    keep_from_wheel(step_);
     step_->setAccessibleName(tr("Step the chosen art burns in"));
     step_fold_->body()->addWidget(step_);
     connect(step_, &QComboBox::activated, this, [this](int index) {
