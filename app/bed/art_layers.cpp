@@ -16,12 +16,34 @@ void append(QPainterPath& path, const std::vector<geometry::Polyline>& lines) {
     }
 }
 
+void append_pieces(std::vector<QPolygonF>& pieces, const std::vector<geometry::Polyline>& lines) {
+    constexpr std::size_t longest = 40;  // points
+    for (const auto& line : lines) {
+        const std::size_t count = line.points.size() + (line.closed ? 1 : 0);
+        for (std::size_t from = 0; from + 1 < count; from += longest - 1) {
+            QPolygonF piece;
+            for (std::size_t i = from; i < std::min(from + longest, count); ++i) {
+                const geometry::Point p = line.points[i % line.points.size()];
+                piece << QPointF(p.x, p.y);
+            }
+            pieces.push_back(std::move(piece));
+        }
+    }
+}
+
 constexpr double drawn_tolerance = 0.02;  // mm: finer than a pixel at any useful zoom
 
 }  // namespace
 
 QTransform to_qt(const geometry::Transform& m) {
     return {m.a, m.b, m.c, m.d, m.e, m.f};
+}
+
+void stroke(QPainter& painter, const ArtLayers::Layer& layer, const QPen& pen) {
+    painter.setPen(pen);
+    painter.setBrush(Qt::NoBrush);
+    for (const QPolygonF& piece : layer.pieces)
+        painter.drawPolyline(piece);
 }
 
 QColor tone_of(const steps::StepSettings& settings, const machine::MachineProfile& machine, const theme::Roles& roles) {
@@ -46,6 +68,7 @@ const std::vector<ArtLayers::Layer>& ArtLayers::of(const std::shared_ptr<const a
                                                                                       : Qt::WindingFill);
         }
         append(layers[index->second].path, lines);
+        append_pieces(layers[index->second].pieces, lines);
     }
     return layers;
 }
@@ -140,16 +163,15 @@ void ArtPainter::draw(QPainter& painter, const Camera& camera, const Highlight& 
         if (!step) {
             QPen faint(roles_.control, 1, Qt::DotLine);
             faint.setCosmetic(true);
-            painter.strokePath(layer.path, faint);
+            stroke(painter, layer, faint);
         } else if (filled) {
             painter.fillPath(layer.path, tone_of(step->settings, machine_, roles_));
         } else {
             const bool cut = step->settings.kind == steps::StepKind::cut;
-            painter.strokePath(layer.path,
-                               pen(tone_of(step->settings, machine_, roles_), machine_.spot, cut ? 2.2 : 1.2));
+            stroke(painter, layer, pen(tone_of(step->settings, machine_, roles_), machine_.spot, cut ? 2.2 : 1.2));
         }
         if (highlight.lights(layer.ink, step ? std::optional(step->id) : std::nullopt))
-            painter.strokePath(layer.path, pen(roles_.accent, 0, 2.4));
+            stroke(painter, layer, pen(roles_.accent, 0, 2.4));
     });
 }
 
@@ -179,7 +201,7 @@ void ArtPainter::draw_bare(QPainter& painter, const Camera& camera) const {
     thin.setCosmetic(true);
     int contours = 0;
     for_each_layer(painter, camera, [&](const ArtLayers::Layer& layer, const job::Step*) {
-        painter.strokePath(layer.path, thin);
+        stroke(painter, layer, thin);
         constexpr int most = 4000;  // beyond, marks would cover the paths
         if ((contours += layer.path.elementCount()) > most * 8) return;
         const QTransform map = painter.transform();
@@ -194,7 +216,7 @@ void ArtPainter::draw_out_of_bounds(QPainter& painter, const Camera& camera) con
         if (!step) return;
         QPen line(roles_.danger, 2);
         line.setCosmetic(true);
-        painter.strokePath(layer.path, line);
+        stroke(painter, layer, line);
         if (step->settings.kind != steps::StepKind::engrave) return;
         // A hatch in screen pixels, whatever the zoom.
         QBrush hatch(roles_.danger, Qt::BDiagPattern);

@@ -22,6 +22,9 @@ class ArtLayers {
     struct Layer {
         Ink ink;
         QPainterPath path;
+        /// The path in short pieces for drawing lines: one long path takes QPainter seconds where it crosses itself
+        /// often.
+        std::vector<QPolygonF> pieces{};
     };
     /// A picture no larger than a screen can show, in greys: what a burn can show of it.
     const QImage& picture(const std::shared_ptr<const raster::RgbImage>& image);
@@ -73,6 +76,9 @@ class ArtPainter {
 QColor tone_of(const steps::StepSettings& settings, const machine::MachineProfile& machine, const theme::Roles& roles);
 
 QTransform to_qt(const geometry::Transform& map);
+
+/// Draws a layer's lines with a pen.
+void stroke(QPainter& painter, const ArtLayers::Layer& layer, const QPen& pen);
 
 /// A picture on the page, drawn under the painter's map from page mm to the screen. White shows what lies under it.
 void draw_picture(QPainter& painter, const art::PlacedPicture& picture, const QImage& greys);

@@ -40,6 +40,17 @@ double ruler_step(double scale) {
     return 200;
 }
 
+/// Art of more points is drawn in the background. (Some ten milliseconds a frame here.)
+constexpr std::size_t most_drawn_at_once = 8000;
+
+std::size_t points_of(const job::Job& job) {
+    std::size_t points = 0;
+    for (const job::Motif& motif : job.motifs)
+        for (const art::Shape& shape : motif.art->shapes)
+            points += shape.path.size();
+    return points;
+}
+
 }  // namespace
 
 BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine, BurnDesk& desk, PlacingDesk& placing,
@@ -57,7 +68,8 @@ BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine,
     setAccessibleName(tr("Bed"));
     setAccessibleDescription(tr("The machine's work area with the stock and the art. Arrow keys move what is chosen."));
     connect(&document_, &JobDocument::changed, this, &BedView::follow);
-    connect(&plans_, &PlanKeeper::changed, this, qOverload<>(&QWidget::update));
+    connect(&plans_, &PlanKeeper::changed, this, &BedView::scene_changed);
+    connect(&picture_, &ArtPicture::drawn, this, qOverload<>(&QWidget::update));
     connect(&machine_, &MachineLink::changed, this, qOverload<>(&QWidget::update));
     connect(&placing_, &PlacingDesk::selection_changed, this, qOverload<>(&QWidget::update));
     connect(&desk_, &BurnDesk::changed, this, [this] {
@@ -86,9 +98,12 @@ BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine,
 // ---------------------------------------------------------------- what is shown
 
 void BedView::follow(JobChange change) {
-    if (touches(change, JobChange::art)) layers_.keep_only(document_.job());
+    if (touches(change, JobChange::art)) {
+        layers_.keep_only(document_.job());
+        large_ = points_of(document_.job()) > most_drawn_at_once;
+    }
     if (touches(change, JobChange::art)) highlight_.places.clear();
-    update();
+    scene_changed();
 }
 
 void BedView::fit(const geometry::Box& box) {
@@ -118,12 +133,12 @@ void BedView::bring_into_view(job::Id motif) {
 
 void BedView::show_bare_paths(bool bare) {
     bare_paths_ = bare;
-    update();
+    scene_changed();
 }
 
 void BedView::highlight(const Highlight& highlight) {
     highlight_ = highlight;
-    update();
+    scene_changed();
 }
 
 void BedView::start_picking(const QString& hint) {
@@ -321,7 +336,6 @@ void BedView::paintEvent(QPaintEvent*) {
     draw_rulers(painter);
     draw_stock(painter);
     draw_art(painter);
-    draw_bounds_faults(painter);
     if (!desk_.burning()) hand_.draw(painter, camera_);
     hand_.draw_datum(painter, camera_);
     draw_places(painter);
@@ -398,18 +412,33 @@ void BedView::draw_stock(QPainter& painter) const {
     painter.drawText(outline.boundingRect().topLeft() + QPointF(10, -8), text);
 }
 
+ArtScene BedView::scene() const {
+    const Planned& planned = plans_.planned();
+    const bool off_stock = document_.job().stock && planned.off_stock > 0;
+    return {document_.job(), machine_.profile(), roles_, highlight_, off_stock, planned.off_bed > 0, bare_paths_};
+}
+
+/// The scene changed: large art is drawn anew in the background.
+void BedView::scene_changed() {
+    large_ ? picture_.set_scene(scene()) : picture_.clear();
+    update();
+}
+
+void BedView::draw_scene(QPainter& painter) {
+    if (large_) return picture_.draw(painter, camera_, size(), devicePixelRatioF());
+    paint_art(painter, camera_, size(), scene(), layers_);
+}
+
 void BedView::draw_art(QPainter& painter) {
-    const ArtPainter art(document_.job(), machine_.profile(), roles_, layers_);
-    if (bare_paths_) return art.draw_bare(painter, camera_);
     const auto plan = desk_.burning_plan();
     if (!plan) {
         burned_.clear();
-        return art.draw(painter, camera_, highlight_);
+        return draw_scene(painter);
     }
     // What is still to come is faint, what is burned is there.
     constexpr double faint = 0.22;
     painter.setOpacity(faint);
-    art.draw(painter, camera_, highlight_);
+    draw_scene(painter);
     painter.setOpacity(1);
     std::map<int, QColor> tones;
     for (const job::Step& step : document_.job().steps)
@@ -417,25 +446,6 @@ void BedView::draw_art(QPainter& painter) {
     painter.drawImage(0, 0,
                       burned_.up_to(desk_.operations_done(), plan, camera_, size(), devicePixelRatioF(), tones,
                                     machine_.profile().spot));
-}
-
-void BedView::draw_bounds_faults(QPainter& painter) {
-    const Planned& planned = plans_.planned();
-    const bool off_stock = document_.job().stock && planned.off_stock > 0;
-    if (!off_stock && planned.off_bed <= 0) return;
-    QPainterPath inside, all;
-    inside.addRect(rect_of(machine_.profile().bed(), camera_));
-    if (off_stock) {
-        QPainterPath piece;
-        piece.addPolygon(polygon_of(document_.job().stock->outline(), camera_));
-        piece.closeSubpath();
-        inside = inside.intersected(piece);
-    }
-    all.addRect(rect());
-    painter.save();
-    painter.setClipPath(all.subtracted(inside));
-    ArtPainter(document_.job(), machine_.profile(), roles_, layers_).draw_out_of_bounds(painter, camera_);
-    painter.restore();
 }
 
 void BedView::draw_head(QPainter& painter) const {
@@ -486,10 +496,11 @@ void BedView::draw_picking(QPainter& painter) const {
 }
 
 void BedView::draw_hint(QPainter& painter) const {
-    if (!document_.job().motifs.empty()) return;
+    const bool drawing = large_ && picture_.empty();
+    if (!document_.job().motifs.empty() && !drawing) return;
     painter.setFont(theme::font(theme::large));
     painter.setPen(roles_.quiet);
-    painter.drawText(rect(), Qt::AlignCenter, tr("Drop a drawing or picture here"));
+    painter.drawText(rect(), Qt::AlignCenter, drawing ? tr("Drawing…") : tr("Drop a drawing or picture here"));
 }
 
 }  // namespace chalkline::app

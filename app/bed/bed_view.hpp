@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "bed/art_layers.hpp"
+#include "bed/art_picture.hpp"
 #include "bed/burn_layer.hpp"
 #include "bed/camera.hpp"
 #include "bed/placing_desk.hpp"
@@ -43,6 +44,8 @@ class BedView : public QWidget {
     bool bare_paths() const { return bare_paths_; }
     void stop_picking();
     const Camera& camera() const { return camera_; }
+    /// What is shown is drawn for this view; large art lags behind for a moment.
+    bool art_is_sharp() const { return !large_ || picture_.sharp(camera_); }
     QSize minimumSizeHint() const override { return {420, 300}; }
 
  protected:
@@ -66,8 +69,10 @@ class BedView : public QWidget {
     void draw_bed(QPainter& painter) const;
     void draw_rulers(QPainter& painter) const;
     void draw_stock(QPainter& painter) const;
+    ArtScene scene() const;
+    void scene_changed();
+    void draw_scene(QPainter& painter);
     void draw_art(QPainter& painter);
-    void draw_bounds_faults(QPainter& painter);
     void draw_head(QPainter& painter) const;
     void draw_places(QPainter& painter) const;
     void draw_picking(QPainter& painter) const;
@@ -82,6 +87,8 @@ class BedView : public QWidget {
     Camera camera_;
     bool fitted_ = true;  ///< the view still shows the whole bed and follows a resize
     ArtLayers layers_;
+    ArtPicture picture_;
+    bool large_ = false;  ///< the art is drawn through picture_
     BurnLayer burned_;
     Highlight highlight_;
     PlacingHand hand_;

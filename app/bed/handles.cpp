@@ -14,7 +14,7 @@ using geometry::Transform;
 namespace {
 
 constexpr double turn_handle_away = 26;  // px beyond the far side
-constexpr double reach = 8;              // px
+constexpr double handle_reach = 8;              // px
 constexpr double side_needs = 44;        // px, for a handle in its middle
 constexpr double smallest = 0.05;        // mm: nothing is scaled to nothing
 
@@ -81,10 +81,10 @@ std::vector<PlacedHandle> handles_of(const HandleFrame& frame, const Camera& cam
 
 std::optional<Handle> handle_at(const HandleFrame& frame, const Camera& camera, QPointF at) {
     // On a frame smaller than the handles there is room for moving only, and for turning.
-    const bool tiny = std::max(frame.box.width(), frame.box.height()) * camera.scale < 3 * reach;
+    const bool tiny = std::max(frame.box.width(), frame.box.height()) * camera.scale < 3 * handle_reach;
     for (const PlacedHandle& placed : handles_of(frame, camera)) {
         if (tiny && placed.handle.kind == Handle::Kind::scale) continue;
-        if (QLineF(placed.at, at).length() <= reach) return placed.handle;
+        if (QLineF(placed.at, at).length() <= handle_reach) return placed.handle;
     }
     return {};
 }

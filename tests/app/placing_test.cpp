@@ -245,3 +245,41 @@ TEST_CASE("numbers turn and size what is chosen, the datum follows and brings th
     CHECK(job::datum_place(job_of(driver))->x == Approx(203.2));
     CHECK(driver.field("Datum from the left")->toolTip() == "8 in");
 }
+
+TEST_CASE("a large drawing is shown as a picture that follows at once and becomes sharp") {
+    const QTemporaryDir folder;
+    const QString path = folder.filePath("large.svg");
+    QFile file(path);
+    REQUIRE(file.open(QIODevice::WriteOnly));
+    // A bold frame (its area is filled) and thousands of short lines in a far corner.
+    QByteArray svg =
+        "<svg xmlns='http://www.w3.org/2000/svg' width='200mm' height='200mm' viewBox='0 0 200 200'>"
+        "<rect x='20' y='20' width='60' height='60'/><g stroke='#f00' stroke-width='0.1' fill='none'>";
+    for (int i = 0; i < 6000; ++i)
+        svg += QString("<path d='M%1 %2 l1 1'/>").arg(120 + i % 70).arg(120 + i / 90 % 70).toLatin1();
+    file.write(svg + "</g></svg>");
+    file.close();
+
+    WindowDriver driver;
+    driver.drop({path});
+    REQUIRE(job_of(driver).motifs.size() == 1);
+    driver->placing().choose({});
+    BedView& bed = driver->bed();
+    const auto dark_at = [&](geometry::Point on_page) {
+        const QPoint at = on_screen(driver, job_of(driver).motifs[0].place(on_page));
+        return bed.grab().toImage().pixelColor(at).lightness() < 140;
+    };
+    const geometry::Point inside{50, 150}, outside{100, 150};
+    REQUIRE(test::wait_for([&] { return dark_at(inside); }));
+    CHECK_FALSE(dark_at(outside));
+
+    // Before the event loop turns there is no new picture: the old one is shown where it belongs.
+    QWheelEvent wheel({200, 200}, bed.mapToGlobal(QPointF(200, 200)), {}, {0, 120}, Qt::NoButton, Qt::NoModifier,
+                      Qt::NoScrollPhase, false);
+    QApplication::sendEvent(&bed, &wheel);
+    CHECK(dark_at(inside));
+    CHECK_FALSE(dark_at(outside));
+    REQUIRE(test::wait_for([&] { return bed.art_is_sharp(); }));
+    CHECK(dark_at(inside));
+    CHECK_FALSE(dark_at(outside));
+}

@@ -72,7 +72,7 @@ void draw_art_small(QPainter& painter, const QRectF& area, const std::shared_ptr
         if (layer.ink.kind == InkKind::fill)
             painter.fillPath(layer.path, roles.burn[4]);
         else
-            painter.strokePath(layer.path, pen);
+            stroke(painter, layer, pen);
     }
     painter.restore();
 }

@@ -1,0 +1,14 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// chalkline-bench [--json]: how fast things are, each beside a reference measured in the same run.
+#include "bed_redraw.hpp"
+
+#include <QApplication>
+
+int main(int argc, char** argv) {
+    using namespace chalkline::bench;
+    if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
+    QApplication application(argc, argv);
+    const std::vector<Figure> figures = bed_redraw();
+    QApplication::arguments().contains("--json") ? print_json(figures) : print_table(figures);
+    return 0;
+}
