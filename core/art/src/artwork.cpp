@@ -35,10 +35,8 @@ std::optional<std::size_t> shape_at(const Artwork& artwork, geometry::Point poin
     const auto near = [&](const geometry::Polyline& line) {
         const std::size_t n = line.points.size();
         for (std::size_t i = 0; i + 1 < n + line.closed; ++i) {
-            const geometry::Point a = line.points[i], way = line.points[(i + 1) % n] - a;
-            const double square = geometry::dot(way, way);
-            const double t = square > 0 ? std::clamp(geometry::dot(point - a, way) / square, 0.0, 1.0) : 0;
-            if (geometry::distance(point, a + way * t) <= reach) return true;
+            const geometry::Point nearest = geometry::nearest_on_line(point, line.points[i], line.points[(i + 1) % n]);
+            if (geometry::distance(point, nearest) <= reach) return true;
         }
         return false;
     };

@@ -51,9 +51,7 @@ class Outside {
         double nearest = std::numeric_limits<double>::infinity();
         for (std::size_t i = 0; i < points.size(); ++i) {
             const auto [a, b] = side(i);
-            const double square = geometry::dot(b - a, b - a);
-            const double t = square > 0 ? std::clamp(geometry::dot(p - a, b - a) / square, 0.0, 1.0) : 0;
-            nearest = std::min(nearest, geometry::distance(p, geometry::between(a, b, t)));
+            nearest = std::min(nearest, geometry::distance(p, geometry::nearest_on_line(p, a, b)));
         }
         return nearest;
     }

@@ -17,10 +17,8 @@ Point nearest_on(const Polyline& ring, Point p) {
     Point best = ring.points[0];
     double least = geometry::distance(best, p);
     for (std::size_t i = 0; i < ring.points.size(); ++i) {
-        const Point a = ring.points[i], b = ring.points[(i + 1) % ring.points.size()], way = b - a;
-        const double square = geometry::dot(way, way);
-        const double t = square > 0 ? std::clamp(geometry::dot(p - a, way) / square, 0.0, 1.0) : 0;
-        const Point q = geometry::between(a, b, t);
+        const Point a = ring.points[i], b = ring.points[(i + 1) % ring.points.size()];
+        const Point q = geometry::nearest_on_line(p, a, b);
         if (geometry::distance(q, p) < least) least = geometry::distance(q, p), best = q;
     }
     return best;

@@ -32,6 +32,12 @@ constexpr Point between(Point a, Point b, double t) {
     return {a.x + (b.x - a.x) * t, a.y + (b.y - a.y) * t};
 }
 
+/// The place of the line from `a` to `b`, its ends included, that is nearest to a point.
+inline Point nearest_on_line(Point p, Point a, Point b) {
+    const double square = dot(b - a, b - a);
+    return between(a, b, square > 0 ? std::clamp(dot(p - a, b - a) / square, 0.0, 1.0) : 0);
+}
+
 /// An upright rectangle; empty until something is added.
 struct Box {
     double left = std::numeric_limits<double>::infinity();
