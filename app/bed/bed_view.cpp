@@ -63,6 +63,7 @@ BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine,
       placing_(placing),
       roles_(roles),
       hand_(document, placing, machine.profile(), roles) {
+    scene_ = scene();
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     setAccessibleName(tr("Bed"));
@@ -420,13 +421,14 @@ ArtScene BedView::scene() const {
 
 /// The scene changed: large art is drawn anew in the background.
 void BedView::scene_changed() {
-    large_ ? picture_.set_scene(scene()) : picture_.clear();
+    scene_ = scene();
+    large_ ? picture_.set_scene(scene_) : picture_.clear();
     update();
 }
 
 void BedView::draw_scene(QPainter& painter) {
     if (large_) return picture_.draw(painter, camera_, size(), devicePixelRatioF());
-    paint_art(painter, camera_, size(), scene(), layers_);
+    paint_art(painter, camera_, size(), scene_, layers_);
 }
 
 void BedView::draw_art(QPainter& painter) {

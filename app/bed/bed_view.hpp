@@ -88,6 +88,7 @@ class BedView : public QWidget {
     bool fitted_ = true;  ///< the view still shows the whole bed and follows a resize
     ArtLayers layers_;
     ArtPicture picture_;
+    ArtScene scene_;      ///< what is drawn; made anew when it changes, not when it is painted
     bool large_ = false;  ///< the art is drawn through picture_
     BurnLayer burned_;
     Highlight highlight_;

@@ -2,6 +2,10 @@
 #include <chalkline/art/design.hpp>
 #include <chalkline/art/reader.hpp>
 
+#include <boost/geometry.hpp>
+#include <boost/geometry/geometries/linestring.hpp>
+#include <boost/geometry/geometries/point_xy.hpp>
+
 #include <array>
 #include <cmath>
 #include <numbers>
@@ -191,6 +195,23 @@ std::optional<FormDesign::Form> parse_form(std::string_view text) {
     for (std::size_t i = 0; i < form_names.size(); ++i)
         if (form_names[i] == text) return static_cast<FormDesign::Form>(i);
     return {};
+}
+
+Design freehand(const std::vector<Point>& way) {
+    namespace bg = boost::geometry;
+    using Place = bg::model::d2::point_xy<double>;
+    bg::model::linestring<Place> drawn, kept;
+    for (const Point point : way)
+        drawn.emplace_back(point.x, point.y);
+    constexpr double slack = 0.15;  // mm
+    bg::simplify(drawn, kept, slack);
+    FreehandDesign line;
+    for (const Place& place : kept)
+        line.points.push_back({place.x(), place.y()});
+    constexpr double closes = 3;  // mm
+    line.closed = line.points.size() > 3 && geometry::distance(line.points.front(), line.points.back()) < closes;
+    if (line.closed) line.points.pop_back();
+    return {line, {}, false};
 }
 
 std::string name_of(const Design& design) {

@@ -131,7 +131,7 @@ Header read_header(std::string_view bytes) {
     if (bytes.starts_with("\xff\xd8")) return read_jpeg(bytes);
     if (bytes.starts_with("BM")) return read_bmp(bytes);
     if (bytes.starts_with("II*") || bytes.starts_with(std::string_view("MM\0*", 4))) return read_tiff(bytes);
-    if (bytes.starts_with("RIFF") && bytes.substr(8, 4) == "WEBP") return read_webp(bytes);
+    if (bytes.starts_with("RIFF") && bytes.size() > 12 && bytes.substr(8, 4) == "WEBP") return read_webp(bytes);
     return {};
 }
 

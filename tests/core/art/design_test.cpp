@@ -51,6 +51,23 @@ TEST_CASE("forms that cannot be drawn say so") {
     CHECK(draw({TextDesign{}, {}, false}).error().code == art::error::no_lettering);
 }
 
+TEST_CASE("a freehand line keeps the points it needs, and ends that nearly meet do") {
+    std::vector<geometry::Point> way;
+    for (int i = 0; i <= 100; ++i)
+        way.push_back({i * 0.5, i % 2 * 0.05});
+    for (int i = 1; i <= 60; ++i)
+        way.push_back({50, i * 0.5});
+    const auto open = std::get<FreehandDesign>(freehand(way).what);
+    CHECK_FALSE(open.closed);
+    REQUIRE(open.points.size() == 3);
+    CHECK(geometry::distance(open.points[1], {50, 0}) < 0.2);
+    for (const geometry::Point back : {geometry::Point{0, 30}, {0, 1}})
+        way.push_back(back);
+    const auto closed = std::get<FreehandDesign>(freehand(way).what);
+    CHECK(closed.closed);
+    CHECK(closed.points.size() == 4);
+}
+
 TEST_CASE("text has the height of its capitals and stands where it is aligned") {
     const BoxLetters letters;
     const Outside outside{nullptr, &letters, {}};

@@ -56,6 +56,10 @@ std::string_view to_text(FormDesign::Form form);
 /// "slot" → slot; nothing for other words.
 std::optional<FormDesign::Form> parse_form(std::string_view text);
 
+/// The line a hand drew (mm), without the points it did not need (farther than 0.15 mm from the rest is needed); ends
+/// less than 3 mm apart were meant to meet. REQUIRES: at least one point.
+Design freehand(const std::vector<geometry::Point>& way);
+
 /// A name for lists: the text, or the form.
 std::string name_of(const Design& design);
 
