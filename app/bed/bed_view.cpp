@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "bed/bed_view.hpp"
 
+#include "bed/ground.hpp"
 #include "widgets/controls.hpp"
-
-#include <chalkline/base/units_text.hpp>
 
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -16,29 +15,6 @@ namespace chalkline::app {
 namespace {
 
 constexpr double margin = 44;  // px kept free round a fitted box, for the rulers
-
-QPolygonF polygon_of(const geometry::Polyline& line, const Camera& camera) {
-    QPolygonF polygon;
-    for (const auto p : line.points)
-        polygon << camera.to_screen(p);
-    return polygon;
-}
-
-QRectF rect_of(const geometry::Box& box, const Camera& camera) {
-    return {camera.to_screen({box.left, box.top}), camera.to_screen({box.right, box.bottom})};
-}
-
-QString mm(double value) {
-    return QString::fromStdString(format_number(value, 1));
-}
-
-/// A ruler step (mm) that leaves room for its figures.
-double ruler_step(double scale) {
-    constexpr double room = 44;  // px between two figures
-    for (const double step : {0.1, 0.2, 0.5, 1.0, 2.0, 5.0, 10.0, 20.0, 50.0, 100.0})
-        if (step * scale >= room) return step;
-    return 200;
-}
 
 /// Art of more points is drawn in the background. (Some ten milliseconds a frame here.)
 constexpr std::size_t most_drawn_at_once = 8000;
@@ -62,7 +38,8 @@ BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine,
       desk_(desk),
       placing_(placing),
       roles_(roles),
-      hand_(document, placing, machine.profile(), roles) {
+      hand_(document, placing, machine.profile(), roles),
+      stock_hand_(document, placing, machine.profile(), roles) {
     scene_ = scene();
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
@@ -130,6 +107,11 @@ void BedView::fit_job() {
 void BedView::bring_into_view(job::Id motif) {
     const geometry::Box box = job::bounds(document_.job(), {motif});
     if (!box.empty() && !QRectF(rect()).contains(rect_of(box, camera_).normalized())) fit_bed();
+}
+
+void BedView::hold_stock(bool on) {
+    stock_held_ = on;
+    update();
 }
 
 void BedView::show_bare_paths(bool bare) {
@@ -207,6 +189,12 @@ void BedView::wheelEvent(QWheelEvent* event) {
     update();
 }
 
+/// The piece's handles come before the art, the art before the piece it lies on.
+bool BedView::takes_stock(QPointF at) {
+    return stock_hand_.press_handle(at, camera_) ||
+           (!hand_.holds_something(at, camera_) && stock_hand_.press_piece(at, camera_));
+}
+
 void BedView::mousePressEvent(QMouseEvent* event) {
     grip_from_ = event->position();
     if (event->button() == Qt::MiddleButton || (event->button() == Qt::LeftButton && space_held_)) {
@@ -220,6 +208,8 @@ void BedView::mousePressEvent(QMouseEvent* event) {
     } else if (pick_place_) {
         const auto take = pick_place_;
         take(camera_.to_bed(event->position()));
+    } else if (stock_held_ && takes_stock(event->position())) {
+        grip_ = Grip::stock;
     } else {
         grip_ = Grip::art;
         hand_.press(event->position(), event->modifiers(), camera_);
@@ -236,6 +226,9 @@ void BedView::mouseMoveEvent(QMouseEvent* event) {
         case Grip::art:
             hand_.move(event->position(), event->modifiers(), camera_);
             break;
+        case Grip::stock:
+            stock_hand_.move(event->position(), event->modifiers(), camera_);
+            break;
         case Grip::stroke:
             stroke_.push_back(camera_.to_bed(event->position()));
             break;
@@ -250,6 +243,7 @@ void BedView::mouseReleaseEvent(QMouseEvent* event) {
     const Grip was = grip_;
     grip_ = Grip::none;
     if (was == Grip::art) hand_.release(event->position(), event->modifiers(), camera_);
+    if (was == Grip::stock) stock_hand_.release();
     if (was == Grip::stroke) end_stroke();
     if (!picking()) unsetCursor();
     update();
@@ -297,7 +291,7 @@ void BedView::keyPressEvent(QKeyEvent* event) {
     switch (event->key()) {
         case Qt::Key_Escape:
             if (picking()) return stop_picking();
-            if (hand_.give_up()) return update();
+            if (hand_.give_up() || stock_hand_.give_up()) return update();
             return placing_.chosen().empty() ? QWidget::keyPressEvent(event) : placing_.choose({});
         case Qt::Key_P:
             return show_bare_paths(!bare_paths_);
@@ -333,84 +327,19 @@ void BedView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(rect(), roles_.bench);
-    draw_bed(painter);
-    draw_rulers(painter);
-    draw_stock(painter);
+    const geometry::Box bed = machine_.profile().bed();
+    draw_bed(painter, bed, camera_, roles_);
+    draw_rulers(painter, bed, camera_, roles_);
+    if (document_.job().stock) draw_stock(painter, *document_.job().stock, camera_, roles_);
     draw_art(painter);
+    if (stock_held_) stock_hand_.draw(painter, camera_);
     if (!desk_.burning()) hand_.draw(painter, camera_);
+    draw_marked(painter);
     hand_.draw_datum(painter, camera_);
     draw_places(painter);
     draw_head(painter);
     draw_picking(painter);
     draw_hint(painter);
-}
-
-void BedView::draw_bed(QPainter& painter) const {
-    const auto bed = machine_.profile().bed();
-    const QRectF area = rect_of(bed, camera_);
-    painter.fillRect(area, roles_.bed);
-    painter.setPen(QPen(roles_.grid, 1));
-    const double step = ruler_step(camera_.scale);
-    for (double x = step; x < bed.right; x += step)
-        painter.drawLine(camera_.to_screen({x, 0}), camera_.to_screen({x, bed.top}));
-    for (double y = step; y < bed.top; y += step)
-        painter.drawLine(camera_.to_screen({0, y}), camera_.to_screen({bed.right, y}));
-    painter.setPen(QPen(roles_.control, 1.2));
-    painter.setBrush(Qt::NoBrush);
-    painter.drawRect(area);
-}
-
-void BedView::draw_rulers(QPainter& painter) const {
-    const auto bed = machine_.profile().bed();
-    painter.setFont(theme::font(theme::tiny));
-    painter.setPen(roles_.quiet);
-    const double step = ruler_step(camera_.scale);
-    // The figures stay in view when the bed's edge does not.
-    const double top = std::max(4.0, camera_.to_screen({0, bed.top}).y() - 18);
-    const double left = std::max(4.0, camera_.to_screen({0, 0}).x() - 34);
-    for (double x = 0; x <= bed.right + 1e-9; x += step)
-        painter.drawText(QRectF(camera_.to_screen({x, 0}).x() - 24, top, 48, 14), Qt::AlignCenter, mm(x));
-    for (double y = 0; y <= bed.top + 1e-9; y += step)
-        painter.drawText(QRectF(left, camera_.to_screen({0, y}).y() - 7, 28, 14), Qt::AlignRight | Qt::AlignVCenter,
-                         mm(y));
-}
-
-void BedView::draw_stock(QPainter& painter) const {
-    if (!document_.job().stock) return;
-    const job::Stock& stock = *document_.job().stock;
-    const QPolygonF outline = polygon_of(stock.outline(), camera_);
-    QPainterPath piece;
-    piece.addPolygon(outline);
-    piece.closeSubpath();
-    painter.fillPath(piece, roles_.stock);
-    // A quiet grain along the piece, so that it reads as material.
-    painter.save();
-    painter.setClipPath(piece, Qt::IntersectClip);
-    painter.setTransform(to_qt(stock.place()) * camera_.transform());
-    QPen grain(roles_.stock_edge, 1);
-    grain.setCosmetic(true);
-    QColor soft = roles_.stock_edge;
-    soft.setAlphaF(0.16F);
-    grain.setColor(soft);
-    painter.setPen(grain);
-    for (int i = 1; i * 6.5 < stock.height; ++i) {
-        QPainterPath line;
-        const double y = i * 6.5;
-        line.moveTo(0, y);
-        for (double x = 0; x < stock.width; x += 40)
-            line.quadTo(x + 20, y + 1.6 * std::sin(i * 2.4 + x * 0.05), std::min(stock.width, x + 40), y);
-        painter.drawPath(line);
-    }
-    painter.restore();
-    painter.setPen(QPen(roles_.stock_edge, 1.2));
-    painter.setBrush(Qt::NoBrush);
-    painter.drawPath(piece);
-    painter.setFont(theme::font(theme::tiny, QFont::DemiBold));
-    painter.setPen(roles_.accent);
-    const QString text =
-        tr("%1 %2 mm · %3 × %4 mm")
-            .arg(QString::fromStdString(stock.material), mm(stock.thickness.mm()), mm(stock.width), mm(stock.height));
-    painter.drawText(outline.boundingRect().topLeft() + QPointF(10, -8), text);
 }
 
 ArtScene BedView::scene() const {
@@ -472,6 +401,19 @@ void BedView::draw_places(QPainter& painter) const {
         const QSizeF size = exact.size().expandedTo({18, 18});
         const QRectF frame(exact.center() - QPointF(size.width(), size.height()) / 2, size);
         painter.drawRoundedRect(frame, 5, 5);
+    }
+}
+
+/// Marked places: a ring with its letter.
+void BedView::draw_marked(QPainter& painter) const {
+    painter.setFont(theme::font(theme::small, QFont::DemiBold));
+    for (const job::MarkedPlace& marked : document_.job().marked) {
+        const QPointF at = camera_.to_screen(marked.place);
+        painter.setPen(QPen(roles_.text, 1.6));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawEllipse(at, 6, 6);
+        painter.drawPoint(at);
+        painter.drawText(at + QPointF(9, -5), QString::fromStdString(marked.name));
     }
 }
 

@@ -6,6 +6,7 @@
 #include "bed/camera.hpp"
 #include "bed/placing_desk.hpp"
 #include "bed/placing_hand.hpp"
+#include "bed/stock_hand.hpp"
 #include "document/job_document.hpp"
 #include "document/plan_keeper.hpp"
 #include "session/burn_desk.hpp"
@@ -39,6 +40,8 @@ class BedView : public QWidget {
     /// The next way drawn, from press to release; `seen` shows it as it is drawn.
     void pick_stroke(const QString& hint, bool seen, std::function<void(const std::vector<geometry::Point>&)> take);
     bool picking() const { return pick_place_ || pick_stroke_; }
+    /// The piece of material has handles and can be dragged.
+    void hold_stock(bool on);
     /// Every path as a thin line with its start and direction.
     void show_bare_paths(bool bare);
     bool bare_paths() const { return bare_paths_; }
@@ -64,17 +67,16 @@ class BedView : public QWidget {
     void fit(const geometry::Box& box);
     void nudge(const QKeyEvent& event, geometry::Point way);
     bool placing_key(const QKeyEvent& event);
+    bool takes_stock(QPointF at);
     void start_picking(const QString& hint);
     void end_stroke();
-    void draw_bed(QPainter& painter) const;
-    void draw_rulers(QPainter& painter) const;
-    void draw_stock(QPainter& painter) const;
     ArtScene scene() const;
     void scene_changed();
     void draw_scene(QPainter& painter);
     void draw_art(QPainter& painter);
     void draw_head(QPainter& painter) const;
     void draw_places(QPainter& painter) const;
+    void draw_marked(QPainter& painter) const;
     void draw_picking(QPainter& painter) const;
     void draw_hint(QPainter& painter) const;
 
@@ -93,7 +95,9 @@ class BedView : public QWidget {
     BurnLayer burned_;
     Highlight highlight_;
     PlacingHand hand_;
-    enum class Grip { none, art, view, stroke } grip_ = Grip::none;
+    StockHand stock_hand_;
+    bool stock_held_ = false;
+    enum class Grip { none, art, stock, view, stroke } grip_ = Grip::none;
     std::function<void(const std::vector<geometry::Point>&)> pick_stroke_;
     std::function<void(geometry::Point)> pick_place_;
     QString pick_hint_;

@@ -14,7 +14,7 @@ using geometry::Transform;
 namespace {
 
 constexpr double turn_handle_away = 26;  // px beyond the far side
-constexpr double handle_reach = 8;              // px
+constexpr double handle_reach = 8;       // px
 constexpr double side_needs = 44;        // px, for a handle in its middle
 constexpr double smallest = 0.05;        // mm: nothing is scaled to nothing
 

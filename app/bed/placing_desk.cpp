@@ -172,6 +172,18 @@ void PlacingDesk::put_on_stock(job::Spot spot, double margin, bool follow_angle)
          JobChange::place);
 }
 
+void PlacingDesk::transform_stock_from(const job::Job& start, const Transform& map, int merge) {
+    edit(tr("Move the piece"), job::transform_stock(start, map), JobChange::stock, merge);
+}
+
+void PlacingDesk::mark_place(geometry::Point place) {
+    edit(tr("Mark a place"), job::mark_place(document_.job(), place), JobChange::marked);
+}
+
+void PlacingDesk::forget_marked(job::Id marked) {
+    edit(tr("Forget a marked place"), job::forget_marked(document_.job(), marked), JobChange::marked);
+}
+
 void PlacingDesk::set_datum(geometry::Point on_bed, int merge) {
     const auto& motifs = document_.job().motifs;
     if (motifs.empty()) return;

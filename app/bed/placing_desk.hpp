@@ -53,6 +53,10 @@ class PlacingDesk : public QObject {
     void send_to_step(std::optional<job::Id> step);
     void remove();
     void put_on_stock(job::Spot spot, double margin, bool follow_angle);
+    /// Moves, turns or stretches the piece from an earlier state of the job.
+    void transform_stock_from(const job::Job& start, const geometry::Transform& map, int merge);
+    void mark_place(geometry::Point place);
+    void forget_marked(job::Id marked);
     void set_datum(geometry::Point on_bed, int merge = 0);
     void bring_datum_to(geometry::Point place);
     /// Adds art drawn in the program, chosen.

@@ -52,6 +52,11 @@ bool PlacingHand::on_datum(QPointF at, const Camera& camera) const {
     return datum && document_.job().datum && QLineF(camera.to_screen(*datum), at).length() <= datum_radius + 2;
 }
 
+bool PlacingHand::holds_something(QPointF at, const Camera& camera) const {
+    return handle_at(frame_of(document_.job(), desk_.chosen()), camera, at) || on_datum(at, camera) ||
+           motif_at(camera.to_bed(at), camera);
+}
+
 void PlacingHand::press(QPointF at, Qt::KeyboardModifiers keys, const Camera& camera) {
     document_.end_merge();
     from_ = to_ = at;

@@ -21,6 +21,8 @@ class PlacingHand {
     void press(QPointF at, Qt::KeyboardModifiers keys, const Camera& camera);
     void move(QPointF at, Qt::KeyboardModifiers keys, const Camera& camera);
     void release(QPointF at, Qt::KeyboardModifiers keys, const Camera& camera);
+    /// A press there takes hold of a handle, the datum or a motif.
+    bool holds_something(QPointF at, const Camera& camera) const;
     /// A double click chooses one motif of a group alone.
     void double_click(QPointF at, const Camera& camera);
     /// Esc: everything as before the press. False when nothing is being dragged.

@@ -214,6 +214,7 @@ void MainWindow::add_shortcuts() {
 void MainWindow::choose(Mark mark) {
     line_->choose(mark);
     trays_->setCurrentIndex(static_cast<int>(mark));
+    bed_->hold_stock(mark == Mark::stock);
 }
 
 void MainWindow::show_line() {

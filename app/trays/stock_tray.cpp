@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/stock_tray.hpp"
 
+#include "trays/marked_places.hpp"
+
 #include <chalkline/job/edits.hpp>
 
 #include <QGridLayout>
@@ -64,6 +66,7 @@ StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     put(3, tr("Turned by"), angle_, nullptr);
     grid->setColumnMinimumWidth(0, 108);
     all->addWidget(form_);
+    grid->addWidget(make_label(tr("Drag it on the bed, or its handles."), Tone::quiet, form_), 10, 0, 1, 3);
     fault_ = make_label({}, Tone::attention, this);
     all->addWidget(fault_);
 
@@ -79,6 +82,7 @@ StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     });
     row->addWidget(remove);
     grid->addLayout(row, 9, 0, 1, 3);
+    all->addWidget(new MarkedPlaces(context, this));
     all->addStretch(1);
 
     for (ValueField* field : {thickness_, width_, height_, x_, y_, angle_})

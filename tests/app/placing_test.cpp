@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Art laid on the bed by mouse and keys.
-#include "support/window_driver.hpp"
+#include "support/bed_driver.hpp"
 #include "trays/art/motif_card.hpp"
 
 #include <chalkline/job/chalk_file.hpp>
@@ -15,57 +15,11 @@
 
 using namespace chalkline;
 using namespace chalkline::app;
-using test::WindowDriver;
+using namespace chalkline::test;
 
 namespace {
 
 const QString sample = CHALKLINE_SAMPLES "/plot-27.chalk";
-
-const job::Job& job_of(WindowDriver& driver) {
-    return driver->document().job();
-}
-
-QPoint on_screen(WindowDriver& driver, geometry::Point place) {
-    return driver->bed().camera().to_screen(place).toPoint();
-}
-
-void drag(WindowDriver& driver, geometry::Point from, geometry::Point to, Qt::KeyboardModifiers keys = {}) {
-    BedView& bed = driver->bed();
-    const QPoint start = on_screen(driver, from), end = on_screen(driver, to);
-    QTest::mousePress(&bed, Qt::LeftButton, keys, start);
-    for (int i = 1; i <= 4; ++i) {
-        QMouseEvent move(QEvent::MouseMove, QPointF(start + (end - start) * i / 4),
-                         bed.mapToGlobal(QPointF(start + (end - start) * i / 4)), Qt::NoButton, Qt::LeftButton, keys);
-        QApplication::sendEvent(&bed, &move);
-    }
-    QTest::mouseRelease(&bed, Qt::LeftButton, keys, end);
-}
-
-void key(WindowDriver& driver, Qt::Key pressed, Qt::KeyboardModifiers keys = {}) {
-    driver->bed().setFocus();
-    QTest::keyClick(&driver->bed(), pressed, keys);
-    QTest::qWait(10);
-}
-
-/// Opens a fold of the tray and waits until its buttons show.
-void open_fold(WindowDriver& driver, const QString& title) {
-    for (auto* candidate : driver.window().findChildren<QPushButton*>())
-        if (candidate->isVisible() && candidate->text().contains(QString::fromUtf8("▸ ") + title))
-            QTest::mouseClick(candidate, Qt::LeftButton);
-    QTest::qWait(20);
-}
-
-void draw(WindowDriver& driver, const QString& what) {
-    driver->choose(Mark::art);
-    QTest::qWait(20);
-    open_fold(driver, "Draw");
-    REQUIRE(driver.click(what));
-    QTest::qWait(20);
-}
-
-double pixel(WindowDriver& driver) {
-    return 1 / driver->bed().camera().scale;
-}
 
 }  // namespace
 
@@ -163,62 +117,6 @@ TEST_CASE("several are chosen by box, Shift and keys, grouped, copied, locked an
     while (driver->document().history().canUndo())
         driver->document().history().undo();
     CHECK(job::to_chalk(job_of(driver)).value() == job::to_chalk({}).value());
-}
-
-TEST_CASE("twelve tags in a row, each with its own name, saved and opened") {
-    const QTemporaryDir folder;
-    WindowDriver driver;
-    job::Stock stock;
-    stock.corner = {10, 10};
-    stock.width = 380;
-    stock.height = 60;
-    REQUIRE(driver->document().edit("Stock", job::set_stock({}, stock), JobChange::stock));
-    draw(driver, "Slot");
-    REQUIRE(driver.type("Width of the form", "28"));
-    REQUIRE(driver.type("Height of the form", "12"));
-    draw(driver, "Text");
-    REQUIRE(driver.type("Height of the letters", "4"));
-    key(driver, Qt::Key_A, Qt::ControlModifier);
-    open_fold(driver, "Line up");
-    REQUIRE(driver.click("Centre"));
-    REQUIRE(driver.click("Middle"));
-    REQUIRE(driver.type("Left edge on the bed", "15"));
-    open_fold(driver, "Repeat");
-    REQUIRE(driver.type("Columns", "12"));
-    REQUIRE(driver.type("Gap between", "2.5"));
-    REQUIRE(driver.click("Make the rows"));
-    REQUIRE(job_of(driver).motifs.size() == 24);
-
-    int named = 0;
-    for (const job::Motif& motif : std::vector<job::Motif>(job_of(driver).motifs)) {
-        if (!std::holds_alternative<art::TextDesign>(motif.art->design->what)) continue;
-        driver->placing().choose({motif.id});
-        QTest::qWait(20);
-        auto* letters = driver.window().findChild<QPlainTextEdit*>();
-        for (auto* candidate : driver.window().findChildren<QPlainTextEdit*>())
-            if (candidate->isVisible()) letters = candidate;
-        REQUIRE(letters);
-        letters->setFocus();
-        letters->selectAll();
-        QTest::keyClicks(letters, QString("Plot %1").arg(++named));
-        REQUIRE(test::wait_for([&] {
-            const auto* now = job_of(driver).motif(motif.id);
-            return std::get<art::TextDesign>(now->art->design->what).text == "Plot " + std::to_string(named);
-        }));
-    }
-    CHECK(named == 12);
-    for (std::size_t i = 0; i < 24; i += 2) {
-        const auto tag = job::bounds(job_of(driver).motifs[i]), text = job::bounds(job_of(driver).motifs[i + 1]);
-        CHECK(tag.left == Approx(15 + static_cast<double>(i / 2) * 30.5).margin(0.01));
-        CHECK(tag.contains(text));
-        CHECK(text.centre().x == Approx(tag.centre().x).margin(1.0));
-    }
-    const QString path = folder.filePath("tags.chalk");
-    REQUIRE(driver->document().save(path));
-    const auto opened = job::load(path.toStdString(), Surroundings().of_nothing());
-    REQUIRE(opened);
-    CHECK(opened->lost.empty());
-    CHECK(job::to_chalk(opened->job).value() == job::to_chalk(job_of(driver)).value());
 }
 
 TEST_CASE("numbers turn and size what is chosen, the datum follows and brings the job to a place") {

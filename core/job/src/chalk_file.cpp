@@ -124,7 +124,10 @@ Opened job_from_json(const Json& json, ArtShelf& shelf) {
         });
     if (const auto datum = json.find("datum"); datum != json.end() && job.motif(datum->at("motif")))
         job.datum = Datum{datum->at("motif"), {datum->at("on_page_mm").at(0), datum->at("on_page_mm").at(1)}};
-    job.unknown = unknown_keys(json, {"format", "version", "last_id", "motifs", "steps", "left_out", "stock", "datum"});
+    for (const Json& marked : json.value("marked", Json::array()))
+        job.marked.push_back(marked_from_json(marked));
+    job.unknown =
+        unknown_keys(json, {"format", "version", "last_id", "motifs", "steps", "left_out", "stock", "datum", "marked"});
     return opened;
 }
 
@@ -187,6 +190,8 @@ Result<std::string> to_chalk(const Job& job) {
     if (job.stock) json["stock"] = to_json(*job.stock);
     if (job.datum)
         json["datum"] = {{"motif", job.datum->motif}, {"on_page_mm", {job.datum->on_page.x, job.datum->on_page.y}}};
+    for (const MarkedPlace& marked : job.marked)
+        json["marked"].push_back(to_json(marked));
     add_unknown(json, job.unknown);
     std::vector<ZipEntry> entries{{manifest, json.dump(2, ' ', false, Json::error_handler_t::replace) + "\n"}};
     std::move(sources.entries.begin(), sources.entries.end(), std::back_inserter(entries));

@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <numbers>
 
 namespace chalkline::job {
 namespace {
@@ -280,6 +281,45 @@ Result<Job> put_on_stock(Job job, Spot spot, double margin, bool follow_angle) {
     const Point on_bed = Transform::turn(angle)(by);
     for (Motif& motif : job.motifs)
         motif.place = Transform::move(on_bed.x, on_bed.y) * motif.place;
+    return job;
+}
+
+Result<Job> transform_stock(Job job, const Transform& map) {
+    if (!job.stock) return fail(error::no_stock);
+    Stock& stock = *job.stock;
+    const Transform place = map * stock.place();
+    const Point along{place.a, place.b}, up{place.c, place.d};
+    const double across = geometry::norm(along);
+    if (!(across > 0)) return job;
+    const double upwards = std::abs(geometry::cross(along, up)) / across;
+    if (!(upwards > 0)) return job;
+    // A mirrored piece lies to the other side of its X axis: its near left corner is then the old far one.
+    const bool mirrored = geometry::cross(along, up) < 0;
+    stock.corner = mirrored ? place({0, stock.height}) : place({0, 0});
+    stock.width *= across;
+    stock.height *= upwards;
+    stock.angle = std::remainder(std::atan2(along.y, along.x), 2 * std::numbers::pi);
+    if (mirrored)
+        for (Point& point : stock.points)
+            point.y = 1 - point.y;
+    return job;
+}
+
+Job mark_place(Job job, Point place) {
+    const auto name_of = [](int index) {
+        const std::string letter(1, static_cast<char>('A' + index % 26));
+        return index < 26 ? letter : letter + std::to_string(index / 26 + 1);
+    };
+    int index = 0;
+    const auto taken = [&](const MarkedPlace& marked) { return marked.name == name_of(index); };
+    while (std::any_of(job.marked.begin(), job.marked.end(), taken))
+        ++index;
+    job.marked.push_back({++job.last_id, name_of(index), place});
+    return job;
+}
+
+Job forget_marked(Job job, Id id) {
+    std::erase_if(job.marked, [id](const MarkedPlace& marked) { return marked.id == id; });
     return job;
 }
 

@@ -169,3 +169,32 @@ TEST_CASE("a motif sent to a step burns there whatever its inks say, until it is
     CHECK(Job::burns(*job.step(score), job.motifs[1], ink));
     CHECK(send_to_step(job, {2}, 99).error().code == job::error::unknown_step);
 }
+
+TEST_CASE("a piece moves, turns, stretches and stays square, and a mirrored one keeps its outline") {
+    Job job;
+    CHECK(transform_stock(job, Transform::move(1, 1)).error().code == job::error::no_stock);
+    job.stock = wooden_piece(100, 60, 0.3);
+    const auto area = [](const Stock& stock) { return geometry::signed_area(stock.outline()); };
+    for (const Transform& map : {Transform::move(5, -3), Transform::turn(1.2), Transform::scale(2, 3),
+                                 Transform::scale(-1, 1), Transform::scale(1, -1)}) {
+        Job before = job;
+        before.stock->form = Stock::Form::outline;
+        before.stock->points = {{0, 0}, {1, 0}, {0, 1}};
+        const Stock moved = *transform_stock(before, map).value().stock;
+        CHECK(area(moved) == Approx(area(*before.stock) * std::abs(map.area())));
+        const bool square = std::abs(std::abs(map.a) - std::abs(map.d)) < 1e-9;
+        if (!square) continue;
+        for (const geometry::Point corner : before.stock->outline().points) {
+            double nearest = 1e9;
+            for (const geometry::Point other : moved.outline().points)
+                nearest = std::min(nearest, geometry::distance(other, map(corner)));
+            CHECK(nearest < 1e-6);
+        }
+    }
+    for (int i = 0; i < 27; ++i)
+        job = mark_place(job, {double(i), 0});
+    CHECK(job.marked[0].name == "A");
+    CHECK(job.marked[26].name == "A2");
+    job = forget_marked(job, job.marked[1].id);
+    CHECK(mark_place(job, {}).marked.back().name == "B");
+}

@@ -153,6 +153,14 @@ Step step_from_json(const Json& json) {
     return step;
 }
 
+Json to_json(const MarkedPlace& marked) {
+    return {{"id", marked.id}, {"name", marked.name}, {"place_mm", json_of(marked.place)}};
+}
+
+MarkedPlace marked_from_json(const Json& json) {
+    return {json.at("id"), json.at("name"), point_from_json(json.at("place_mm"))};
+}
+
 Stock stock_from_json(const Json& json) {
     Stock stock;
     stock.material = json.at("material");

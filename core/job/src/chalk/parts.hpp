@@ -24,6 +24,8 @@ art::Design design_from_json(const Json& json);
 Json to_json(const art::ReadOptions& options);
 art::ReadOptions read_options_from_json(const Json& json);
 geometry::Transform transform_from_json(const Json& json);
+Json to_json(const MarkedPlace& marked);
+MarkedPlace marked_from_json(const Json& json);
 
 /// The keys of `json` that are none of `known`, as text to be kept; empty when there are none.
 std::string unknown_keys(const Json& json, std::initializer_list<const char*> known);

@@ -64,6 +64,14 @@ struct Datum {
     bool operator==(const Datum&) const = default;
 };
 
+/// A place of the bed worth coming back to: a corner of the piece, a pin of the jig.
+struct MarkedPlace {
+    Id id = 0;
+    std::string name;
+    geometry::Point place;  ///< bed, mm
+    bool operator==(const MarkedPlace&) const = default;
+};
+
 /// The document: art, the run sheet and the stock. A plain value; art is shared, so a copy is cheap.
 struct Job {
     std::vector<Motif> motifs;
@@ -71,6 +79,7 @@ struct Job {
     std::vector<Ink> left_out;  ///< inks knowingly not burned
     std::optional<Stock> stock;
     std::optional<Datum> datum;  ///< none: the lower left corner of the job
+    std::vector<MarkedPlace> marked{};
     Id last_id = 0;
     std::string unknown;  ///< as in Motif
 

@@ -67,6 +67,15 @@ enum class Spot { centre, near_left, near_right, far_left, far_right };
 /// `follow_angle` the job is turned as the stock is, so that its first motif's X axis lies along the stock's.
 Result<Job> put_on_stock(Job job, Spot spot, double margin, bool follow_angle);
 
+/// Maps the piece's place on the bed. It stays square: of a map that shears only what its own X axis does is taken.
+/// Errors: no_stock.
+Result<Job> transform_stock(Job job, const geometry::Transform& map);
+
+/// Keeps a place of the bed under the next free letter: A, B … Z, A2 …
+Job mark_place(Job job, geometry::Point place);
+/// Forgets it; an id that is not there changes nothing.
+Job forget_marked(Job job, Id id);
+
 /// Names a place of the bed as the job's reference point; it belongs to the motif from then on.
 Result<Job> set_datum(Job job, Id motif, geometry::Point on_bed);
 /// Moves all art, locked or not, so that the datum lies at a place of the bed.
