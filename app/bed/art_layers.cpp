@@ -51,24 +51,34 @@ QColor tone_of(const steps::StepSettings& settings, const machine::MachineProfil
     return roles.burn_tone(steps::burn_tone(all_passes));
 }
 
-const std::vector<ArtLayers::Layer>& ArtLayers::of(const std::shared_ptr<const art::Artwork>& art) {
-    auto [found, fresh] = layers_.try_emplace(art);
+ArtLayers::Key ArtLayers::key_of(const job::Motif& motif) {
+    Key key{motif.art, {}};
+    for (const job::OwnStep& object : motif.objects)
+        key.second.push_back(object.shape);
+    return key;
+}
+
+const std::vector<ArtLayers::Layer>& ArtLayers::of(const job::Motif& motif) {
+    const Key key = key_of(motif);
+    auto [found, fresh] = layers_.try_emplace(key);
     if (!fresh) return found->second;
     auto& layers = found->second;
     std::map<Ink, std::size_t> lines_of;
-    for (const art::Shape& shape : art->shapes) {
+    for (std::size_t i = 0; i < motif.art->shapes.size(); ++i) {
+        const art::Shape& shape = motif.art->shapes[i];
         const auto lines = shape.path.flatten({}, drawn_tolerance);
         // Lines of an ink share a path. Every fill keeps its own, so that overlapping ones cut no holes.
-        const bool fill = shape.ink.kind == InkKind::fill;
-        const auto [index, first] = lines_of.try_emplace(shape.ink, layers.size());
-        if (fill || first) {
-            index->second = layers.size();
-            layers.push_back({shape.ink, {}});
+        const bool alone =
+            shape.ink.kind == InkKind::fill || std::binary_search(key.second.begin(), key.second.end(), i);
+        std::size_t at = layers.size();
+        if (!alone) at = lines_of.try_emplace(shape.ink, at).first->second;
+        if (at == layers.size()) {
+            layers.push_back({shape.ink, i, {}});
             layers.back().path.setFillRule(shape.rule == geometry::FillRule::even_odd ? Qt::OddEvenFill
                                                                                       : Qt::WindingFill);
         }
-        append(layers[index->second].path, lines);
-        append_pieces(layers[index->second].pieces, lines);
+        append(layers[at].path, lines);
+        append_pieces(layers[at].pieces, lines);
     }
     return layers;
 }
@@ -94,29 +104,29 @@ void ArtLayers::keep_only(const job::Job& job) {
     });
     std::erase_if(layers_, [&](const auto& entry) {
         return std::none_of(job.motifs.begin(), job.motifs.end(),
-                            [&](const job::Motif& m) { return m.art == entry.first; });
+                            [&](const job::Motif& m) { return key_of(m) == entry.first; });
     });
 }
 
 template <class Draw>
 void ArtPainter::for_each_layer(QPainter& painter, const Camera& camera, Draw draw) const {
-    const auto place_of = [this](const job::Motif& motif, const Ink& ink) {
-        std::size_t i = 0;
-        while (i < job_.steps.size() && !job::Job::burns(job_.steps[i], motif, ink))
-            ++i;
-        return i;
-    };
-    // In run order, what is not burned first, so that it lies below.
-    for (std::size_t turn = 0; turn <= job_.steps.size(); ++turn) {
-        const std::size_t step = turn == 0 ? job_.steps.size() : turn - 1;
+    const auto draw_those = [&](const job::Step* step, auto wanted) {
         for (const job::Motif& motif : job_.motifs) {
-            for (const ArtLayers::Layer& layer : layers_.of(motif.art)) {
-                if (place_of(motif, layer.ink) != step) continue;
+            for (const ArtLayers::Layer& layer : layers_.of(motif)) {
+                if (!wanted(motif, layer.shape)) continue;
                 painter.setTransform(to_qt(motif.place) * camera.transform());
-                draw(layer, step < job_.steps.size() ? &job_.steps[step] : nullptr);
+                draw(layer, step);
             }
         }
-    }
+    };
+    // In run order, what is not burned first, so that it lies below.
+    draw_those(nullptr, [this](const job::Motif& motif, std::size_t shape) {
+        return std::none_of(job_.steps.begin(), job_.steps.end(),
+                            [&](const job::Step& step) { return job::Job::burns(step, motif, shape); });
+    });
+    for (const job::Step& step : job_.steps)
+        draw_those(&step,
+                   [&step](const job::Motif& motif, std::size_t shape) { return job::Job::burns(step, motif, shape); });
     painter.resetTransform();
 }
 

@@ -21,6 +21,7 @@ class ArtLayers {
  public:
     struct Layer {
         Ink ink;
+        std::size_t shape;  ///< one of those in it: what burns that burns all of it
         QPainterPath path;
         /// The path in short pieces for drawing lines: one long path takes QPainter seconds where it crosses itself
         /// often.
@@ -29,12 +30,15 @@ class ArtLayers {
     /// A picture no larger than a screen can show, in greys: what a burn can show of it.
     const QImage& picture(const std::shared_ptr<const raster::RgbImage>& image);
     /// The layers of an artwork; flattened the first time it is asked for.
-    const std::vector<Layer>& of(const std::shared_ptr<const art::Artwork>& art);
+    const std::vector<Layer>& of(const job::Motif& motif);
     /// Forgets artworks the job no longer holds.
     void keep_only(const job::Job& job);
 
  private:
-    std::map<std::shared_ptr<const art::Artwork>, std::vector<Layer>> layers_;
+    /// Shapes with a step of their own have a layer of their own.
+    using Key = std::pair<std::shared_ptr<const art::Artwork>, std::vector<std::size_t>>;
+    static Key key_of(const job::Motif& motif);
+    std::map<Key, std::vector<Layer>> layers_;
     std::map<std::shared_ptr<const raster::RgbImage>, QImage> pictures_;
 };
 

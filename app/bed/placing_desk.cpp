@@ -35,12 +35,14 @@ void PlacingDesk::choose(const job::Ids& motifs) {
     job::Ids whole = job::with_groups(document_.job(), motifs);
     if (whole == chosen_) return;
     chosen_ = std::move(whole);
+    object_.reset();
     Q_EMIT selection_changed();
 }
 
 void PlacingDesk::choose_one(job::Id motif) {
     if (!document_.job().motif(motif) || chosen_ == job::Ids{motif}) return;
     chosen_ = {motif};
+    object_.reset();
     Q_EMIT selection_changed();
 }
 
@@ -75,8 +77,11 @@ void PlacingDesk::choose_neighbour(int step) {
 void PlacingDesk::follow() {
     job::Ids left = chosen_;
     std::erase_if(left, [&](job::Id id) { return !document_.job().motif(id); });
+    if (const job::Motif* motif = only() ? document_.job().motif(*only()) : nullptr)
+        if (object_ && *object_ >= motif->art->shapes.size()) object_.reset();
     if (left == chosen_) return;
     chosen_ = std::move(left);
+    object_.reset();
     Q_EMIT selection_changed();
 }
 
@@ -184,19 +189,54 @@ void PlacingDesk::forget_marked(job::Id marked) {
     edit(tr("Forget a marked place"), job::forget_marked(document_.job(), marked), JobChange::marked);
 }
 
-void PlacingDesk::set_datum(geometry::Point on_bed, int merge) {
+/// REQUIRES: there is a motif.
+job::Id PlacingDesk::nearest_motif(geometry::Point on_bed) const {
     const auto& motifs = document_.job().motifs;
-    if (motifs.empty()) return;
-    // It belongs to the motif it lies nearest to.
+    // Of several that lie there the smallest.
     const auto away = [&](const job::Motif& motif) {
         const geometry::Box box = job::bounds(motif);
         const double x = std::max({box.left - on_bed.x, on_bed.x - box.right, 0.0});
         const double y = std::max({box.bottom - on_bed.y, on_bed.y - box.top, 0.0});
-        return x * x + y * y;
+        return std::pair(x * x + y * y, box.width() * box.height());
     };
-    const auto nearest =
-        std::min_element(motifs.begin(), motifs.end(), [&](const auto& a, const auto& b) { return away(a) < away(b); });
-    edit(tr("Set the datum"), job::set_datum(document_.job(), nearest->id, on_bed), JobChange::place, merge);
+    return std::min_element(motifs.begin(), motifs.end(),
+                            [&](const auto& a, const auto& b) { return away(a) < away(b); })
+        ->id;
+}
+
+void PlacingDesk::mark_path(job::PathMark::Kind kind, geometry::Point on_bed) {
+    if (document_.job().motifs.empty()) return;
+    edit(tr("Mark a place of a line"), job::mark_path(document_.job(), nearest_motif(on_bed), kind, on_bed),
+         JobChange::art | JobChange::steps);
+}
+
+void PlacingDesk::clear_path_marks() {
+    Result<job::Job> job = document_.job();
+    for (const job::Motif& motif : document_.job().motifs)
+        if (job && (chosen_.empty() || is_chosen(motif.id))) job = job::clear_path_marks(std::move(*job), motif.id);
+    edit(tr("Clear marks of lines"), std::move(job), JobChange::art | JobChange::steps);
+}
+
+void PlacingDesk::choose_object(std::optional<std::size_t> shape) {
+    object_ = shape;
+    Q_EMIT selection_changed();
+}
+
+void PlacingDesk::give_own_step() {
+    if (!only() || !object_) return;
+    edit(tr("Give it its own step"), job::give_own_step(document_.job(), *only(), *object_),
+         JobChange::art | JobChange::steps);
+}
+
+void PlacingDesk::send_object(std::optional<job::Id> step) {
+    if (!only() || !object_) return;
+    edit(step ? tr("Send one object to a step") : tr("Burn one object by its ink"),
+         job::send_object(document_.job(), *only(), *object_, step), JobChange::art | JobChange::steps);
+}
+
+void PlacingDesk::set_datum(geometry::Point on_bed, int merge) {
+    if (document_.job().motifs.empty()) return;
+    edit(tr("Set the datum"), job::set_datum(document_.job(), nearest_motif(on_bed), on_bed), JobChange::place, merge);
 }
 
 void PlacingDesk::bring_datum_to(geometry::Point place) {

@@ -30,6 +30,9 @@ class PlacingDesk : public QObject {
     void choose_all();
     /// The next or previous motif in the job's order.
     void choose_neighbour(int step);
+    /// One shape of the only chosen motif, picked to be given a step of its own; nothing when none is.
+    std::optional<std::size_t> object() const { return object_; }
+    void choose_object(std::optional<std::size_t> shape);
     /// While something burns, nothing may move.
     void set_held(bool held) { held_ = held; }
     bool held() const { return held_; }
@@ -51,10 +54,15 @@ class PlacingDesk : public QObject {
     void ungroup();
     void set_locked(bool locked);
     void send_to_step(std::optional<job::Id> step);
+    void give_own_step();
+    void send_object(std::optional<job::Id> step);
     void remove();
     void put_on_stock(job::Spot spot, double margin, bool follow_angle);
     /// Moves, turns or stretches the piece from an earlier state of the job.
     void transform_stock_from(const job::Job& start, const geometry::Transform& map, int merge);
+    /// Marks the nearest line of the art that lies there; clearing takes the marks off what is chosen.
+    void mark_path(job::PathMark::Kind kind, geometry::Point on_bed);
+    void clear_path_marks();
     void mark_place(geometry::Point place);
     void forget_marked(job::Id marked);
     void set_datum(geometry::Point on_bed, int merge = 0);
@@ -73,10 +81,12 @@ class PlacingDesk : public QObject {
     void add_copies(const QString& name, Result<job::Added> added, bool choose_them);
     void add_job(const QString& name, job::Job job);
     void follow();
+    job::Id nearest_motif(geometry::Point on_bed) const;
 
     JobDocument& document_;
     const machine::MachineProfile& machine_;
     job::Ids chosen_;
+    std::optional<std::size_t> object_;
     bool held_ = false;
 };
 

@@ -151,8 +151,36 @@ void PlacingHand::release(QPointF at, Qt::KeyboardModifiers keys, const Camera& 
     desk_.choose(inside);
 }
 
+std::optional<std::size_t> PlacingHand::shape_at(const job::Motif& motif, Point place, double reach) const {
+    std::optional<std::size_t> best;
+    double nearest = reach;
+    for (std::size_t i = 0; i < motif.art->shapes.size(); ++i) {
+        const art::Shape& shape = motif.art->shapes[i];
+        const auto lines = shape.path.flatten(motif.place);
+        if (!geometry::bounds(lines).contains(place, reach)) continue;
+        // Of areas the last, which lies on top; a line close by is meant before the area it lies on.
+        if (shape.ink.kind == InkKind::fill && geometry::contains({lines, shape.rule}, place) && nearest == reach)
+            best = i;
+        for (const auto& line : lines)
+            for (std::size_t k = 0; k + (line.closed ? 0 : 1) < line.points.size(); ++k) {
+                const Point a = line.points[k], b = line.points[(k + 1) % line.points.size()];
+                const double away = geometry::distance(geometry::nearest_on_line(place, a, b), place);
+                if (away >= nearest) continue;
+                nearest = away;
+                best = i;
+            }
+    }
+    return best;
+}
+
 void PlacingHand::double_click(QPointF at, const Camera& camera) {
-    if (const auto motif = motif_at(camera.to_bed(at), camera)) desk_.choose_one(*motif);
+    const auto motif = motif_at(camera.to_bed(at), camera);
+    if (!motif) return;
+    const bool alone = desk_.only() == motif;
+    desk_.choose_one(*motif);
+    constexpr double reach = 6;  // px
+    if (alone && document_.job().motif(*motif)->art->shapes.size() > 1)
+        desk_.choose_object(shape_at(*document_.job().motif(*motif), camera.to_bed(at), reach / camera.scale));
 }
 
 bool PlacingHand::give_up() {
@@ -204,6 +232,15 @@ void PlacingHand::draw_frame(QPainter& painter, const Camera& camera) const {
         painter.setPen(QPen(roles_.accent, 1, Qt::DotLine));
         for (const job::Id id : desk_.chosen())
             draw_box(job::bounds(*job.motif(id)), {});
+    }
+    if (const job::Motif* only = desk_.object() ? job.motif(*desk_.only()) : nullptr) {
+        painter.setPen(QPen(roles_.accent, 2.4));
+        for (const auto& line : only->art->shapes[*desk_.object()].path.flatten(only->place)) {
+            QPolygonF way;
+            for (const Point p : line.points)
+                way << camera.to_screen(p);
+            line.closed ? painter.drawPolygon(way) : painter.drawPolyline(way);
+        }
     }
     painter.setPen(QPen(roles_.accent, 1.4));
     const QRectF around = draw_box(frame.box, frame.to_bed());

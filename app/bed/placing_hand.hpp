@@ -23,7 +23,7 @@ class PlacingHand {
     void release(QPointF at, Qt::KeyboardModifiers keys, const Camera& camera);
     /// A press there takes hold of a handle, the datum or a motif.
     bool holds_something(QPointF at, const Camera& camera) const;
-    /// A double click chooses one motif of a group alone.
+    /// A double click chooses one motif of a group alone; on one that is alone, the shape that lies there.
     void double_click(QPointF at, const Camera& camera);
     /// Esc: everything as before the press. False when nothing is being dragged.
     bool give_up();
@@ -36,6 +36,7 @@ class PlacingHand {
  private:
     enum class Grip { none, box, motifs, handle, datum };
     std::optional<job::Id> motif_at(geometry::Point place, const Camera& camera) const;
+    std::optional<std::size_t> shape_at(const job::Motif& motif, geometry::Point place, double reach) const;
     bool on_datum(QPointF at, const Camera& camera) const;
     void move_motifs(geometry::Point by, Qt::KeyboardModifiers keys, const Camera& camera);
     void drag_datum(geometry::Point to, Qt::KeyboardModifiers keys, const Camera& camera);

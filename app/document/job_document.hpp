@@ -11,7 +11,16 @@
 namespace chalkline::app {
 
 /// What of the job is no longer what it was. Values add up.
-enum class JobChange : unsigned { none = 0, art = 1, place = 2, steps = 4, stock = 8, file = 16, marked = 32, everything = 63 };
+enum class JobChange : unsigned {
+    none = 0,
+    art = 1,
+    place = 2,
+    steps = 4,
+    stock = 8,
+    file = 16,
+    marked = 32,
+    everything = 63
+};
 inline JobChange operator|(JobChange a, JobChange b) {
     return static_cast<JobChange>(static_cast<unsigned>(a) | static_cast<unsigned>(b));
 }

@@ -10,13 +10,14 @@ bool Planned::may_burn() const {
            });
 }
 
-Planned work_out(const job::Job& job, const machine::MachineProfile& machine, const Watch& watch) {
+Planned work_out(const job::Job& job, const machine::MachineProfile& machine, const planning::PlanOptions& only,
+                 const Watch& watch) {
     Planned planned;
     planned.checks = planning::check_job(job, machine);
     planned.burned = planning::burned_bounds(job);
     planned.off_bed = planning::overhang(job, geometry::outline(machine.bed()));
     if (job.stock) planned.off_stock = planning::overhang(job, job.stock->outline());
-    auto plan = planning::plan(job, machine, {}, watch);
+    auto plan = planning::plan(job, machine, only, watch);
     if (!plan) {
         planned.error = plan.error();
         return planned;
@@ -37,19 +38,37 @@ PlanKeeper::PlanKeeper(JobDocument& document, machine::MachineProfile machine, Q
     });
 }
 
+void PlanKeeper::set_only(const planning::PlanOptions& only) {
+    only_ = only;
+    start();
+}
+
+/// What is gone can no longer be chosen.
+void PlanKeeper::forget_what_is_gone() {
+    const job::Job& job = document_.job();
+    const auto prune = [](std::optional<job::Ids>& ids, auto there) {
+        if (!ids) return;
+        std::erase_if(*ids, [&](job::Id id) { return !there(id); });
+        if (ids->empty()) ids.reset();
+    };
+    prune(only_.only_steps, [&](job::Id id) { return job.step(id) != nullptr; });
+    prune(only_.only_motifs, [&](job::Id id) { return job.motif(id) != nullptr; });
+}
+
 void PlanKeeper::start() {
+    forget_what_is_gone();
     if (document_.job().motifs.empty()) {
         runner_.cancel();
         planned_ = {};
         Q_EMIT changed();
         return;
     }
-    runner_.start(
-        [job = document_.job(), machine = machine_](const Watch& watch) { return work_out(job, machine, watch); },
-        [this](Planned planned) {
-            planned_ = std::move(planned);
-            Q_EMIT changed();
-        });
+    runner_.start([job = document_.job(), machine = machine_,
+                   only = only_](const Watch& watch) { return work_out(job, machine, only, watch); },
+                  [this](Planned planned) {
+                      planned_ = std::move(planned);
+                      Q_EMIT changed();
+                  });
     Q_EMIT changed();
 }
 

@@ -29,7 +29,8 @@ struct Planned {
 };
 
 /// Works out job, machine and drawing rules into a Planned value.
-Planned work_out(const job::Job& job, const machine::MachineProfile& machine, const Watch& watch);
+Planned work_out(const job::Job& job, const machine::MachineProfile& machine, const planning::PlanOptions& only,
+                 const Watch& watch);
 
 /// Keeps the newest plan of the document, worked out in the background after every change.
 class PlanKeeper : public QObject {
@@ -42,15 +43,21 @@ class PlanKeeper : public QObject {
     bool stale() const { return runner_.running(); }
     /// Plan and job agree, and the program may be sent.
     bool ready() const { return !stale() && planned_.may_burn(); }
+    /// Only some steps or motifs are planned, and burned, until it is said again; at rest everything is.
+    void set_only(const planning::PlanOptions& only);
+    const planning::PlanOptions& only() const { return only_; }
+    bool whole() const { return !only_.only_steps && !only_.only_motifs; }
 
  Q_SIGNALS:
     void changed();
 
  private:
+    void forget_what_is_gone();
     void start();
 
     JobDocument& document_;
     machine::MachineProfile machine_;
+    planning::PlanOptions only_;
     Planned planned_;
     TaskRunner runner_;
 };

@@ -35,7 +35,7 @@ MarkFact steps_fact(const job::Job& job) {
     if (job.motifs.empty()) return {MarkState::not_yet, {}};
     const auto inks = job::routed_inks(job);
     const auto loose =
-        std::count_if(inks.begin(), inks.end(), [](const auto& ink) { return !ink.step && !ink.left_out; });
+        std::count_if(inks.begin(), inks.end(), [](const auto& ink) { return ink.steps.empty() && !ink.left_out; });
     if (loose > 0)
         return {MarkState::attention,
                 loose == 1 ? tr("1 ink without a step") : tr("%1 inks without a step").arg(loose)};
@@ -88,9 +88,12 @@ MarkFact burn_fact(const job::Job& job, const MachineLink& machine, const BurnDe
 LineFacts line_facts(const JobDocument& document, const PlanKeeper& plans, const MachineLink& machine,
                      const BurnDesk& desk, int questions) {
     const job::Job& job = document.job();
-    return {art_fact(job, plans.planned(), questions),   steps_fact(job),
-            stock_fact(job, plans.planned()), rehearse_fact(job, plans),
-            frame_fact(job, machine, desk),   burn_fact(job, machine, desk)};
+    return {art_fact(job, plans.planned(), questions),
+            steps_fact(job),
+            stock_fact(job, plans.planned()),
+            rehearse_fact(job, plans),
+            frame_fact(job, machine, desk),
+            burn_fact(job, machine, desk)};
 }
 
 QString name(Mark mark) {

@@ -299,6 +299,9 @@ void MainWindow::open_ready_sheet() {
         if (const job::Step* step = job.step(report.step)) kinds << wording::name(step->settings.kind).toLower();
     auto* sheet = new Sheet(tr("Ready to burn?"), bed_);
     sheet->add_row(tr("What"), kinds.join(", ") + tr(", in this order"));
+    if (!plans_.whole())
+        sheet->add_row(tr("Only"), plans_.only().only_steps ? tr("one step; the rest of the job is not burned")
+                                                            : tr("the chosen art; the rest of the job is not burned"));
     sheet->add_row(tr("How long"), tr("about %1").arg(wording::duration(planned.plan->total)));
     if (job.stock)
         sheet->add_row(tr("Focus"),

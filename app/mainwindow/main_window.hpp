@@ -13,7 +13,7 @@
 #include "session/burn_desk.hpp"
 #include "session/machine_link.hpp"
 #include "theme/theme.hpp"
-#include "trays/steps_tray.hpp"
+#include "trays/steps/steps_tray.hpp"
 #include "widgets/message_strip.hpp"
 
 #include <QMimeData>

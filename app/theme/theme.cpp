@@ -123,7 +123,8 @@ QScrollBar::add-line:vertical, QScrollBar::sub-line:vertical { height: 0; }
     const std::pair<const char*, QColor> names[] = {// Longer names first: "@rail" is the beginning of "@rail_text".
                                                     {"@rail_raised", r.rail_raised},
                                                     {"@rail_text", r.rail_text},
-                                                    {"@rail_quiet", r.rail_quiet}, {"@rail_dim", r.rail_dim},
+                                                    {"@rail_quiet", r.rail_quiet},
+                                                    {"@rail_dim", r.rail_dim},
                                                     {"@rail", r.rail},
                                                     {"@accent_soft", r.accent_soft},
                                                     {"@accent_text", r.accent_text},

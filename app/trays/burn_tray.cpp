@@ -6,6 +6,7 @@
 #include <chalkline/wording/wording.hpp>
 
 #include <QScrollBar>
+#include <QSignalBlocker>
 #include <QTimer>
 #include <QVBoxLayout>
 
@@ -13,6 +14,7 @@ namespace chalkline::app {
 namespace {
 
 constexpr int most_lines = 500;    // of the wire log kept on screen
+constexpr int chosen_art = -1;     // stands in the list for the art that is chosen
 constexpr int log_interval = 100;  // ms between updates: a burn logs thousands of lines a second
 
 QString clock(double seconds) {
@@ -43,6 +45,11 @@ BurnTray::BurnTray(const TrayContext& context, QWidget* parent) : QWidget(parent
     all->addWidget(ribbon_);
     trouble_ = make_label({}, Tone::attention, this);
     all->addWidget(trouble_);
+    only_ = new QComboBox(this);
+    keep_from_wheel(only_);
+    only_->setAccessibleName(tr("What is burned"));
+    connect(only_, &QComboBox::activated, this, &BurnTray::choose_only);
+    all->addWidget(only_);
     burn_ = make_button(tr("Burn…"), ButtonLook::accent, this);
     burn_->setToolTip(tr("Ctrl+Return"));
     connect(burn_, &QPushButton::clicked, this, &BurnTray::burn_wanted);
@@ -76,7 +83,41 @@ BurnTray::BurnTray(const TrayContext& context, QWidget* parent) : QWidget(parent
     connect(&context_.machine, &MachineLink::wire, this, &BurnTray::log);
     connect(&context_.machine, &MachineLink::changed, this, &BurnTray::follow);
     connect(&context_.desk, &BurnDesk::changed, this, &BurnTray::follow);
+    connect(&context_.plans, &PlanKeeper::changed, this, &BurnTray::show_only);
+    connect(&context_.placing, &PlacingDesk::selection_changed, this, &BurnTray::show_only);
+    show_only();
     follow();
+}
+
+/// Everything, one step, or the art that is chosen.
+void BurnTray::show_only() {
+    const job::Job& job = context_.document.job();
+    const auto& only = context_.plans.only();
+    const QSignalBlocker quiet(only_);
+    only_->clear();
+    only_->addItem(tr("Burn everything"));
+    for (std::size_t i = 0; i < job.steps.size(); ++i) {
+        only_->addItem(tr("Only step %1: %2").arg(i + 1).arg(wording::name(job.steps[i].settings.kind)),
+                       job.steps[i].id);
+        if (only.only_steps && only.only_steps->front() == job.steps[i].id) only_->setCurrentIndex(only_->count() - 1);
+    }
+    only_->addItem(only.only_motifs ? tr("Only %n pieces of art", nullptr, static_cast<int>(only.only_motifs->size()))
+                                    : tr("Only the chosen art"),
+                   chosen_art);
+    if (only.only_motifs) only_->setCurrentIndex(only_->count() - 1);
+    only_->setVisible(!job.steps.empty() && !context_.desk.burning());
+}
+
+void BurnTray::choose_only(int index) {
+    planning::PlanOptions only;
+    const QVariant what = only_->itemData(index);
+    if (what == chosen_art) {
+        if (context_.placing.chosen().empty()) return show_only();
+        only.only_motifs = context_.placing.chosen();
+    } else if (what.isValid()) {
+        only.only_steps = job::Ids{what.toInt()};
+    }
+    context_.plans.set_only(only);
 }
 
 void BurnTray::log(const QStringList& lines) {

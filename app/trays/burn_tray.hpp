@@ -2,6 +2,7 @@
 #pragma once
 #include "trays/tray_context.hpp"
 
+#include <QComboBox>
 #include <QLabel>
 #include <QPlainTextEdit>
 #include <QPushButton>
@@ -20,9 +21,12 @@ class BurnTray : public QWidget {
 
  private:
     void follow();
+    void show_only();
+    void choose_only(int index);
     void log(const QStringList& lines);
 
     TrayContext context_;
+    QComboBox* only_;
     QLabel *heading_, *time_, *under_, *trouble_, *facts_;
     TimeRibbon* ribbon_;
     QPushButton* burn_;

@@ -99,6 +99,12 @@ void ValueField::show_value(double value) {
     mark_wrong({});
 }
 
+void ValueField::show_typed(double value, const QString& typed) {
+    const auto meant = typed.isEmpty() ? fail(chalkline::error::not_a_number) : reader_(typed);
+    show_value(value);
+    if (meant && std::abs(*meant - value) < 1e-9 && !(hasFocus() && isModified())) setText(typed);
+}
+
 void ValueField::commit() {
     if (!isModified()) return;
     const auto read = reader_(text());
@@ -108,6 +114,10 @@ void ValueField::commit() {
     }
     setModified(false);
     value_ = *read;
+    // A bare number is shown with its unit; words of the user's own are theirs.
+    bool bare = false;
+    text().trimmed().replace(',', '.').toDouble(&bare);
+    typed_ = bare ? QString() : text().trimmed();
     setText(writer_(value_));
     mark_wrong({});
     Q_EMIT committed(value_);
@@ -157,13 +167,38 @@ ValueField* make_angle_field(const QString& name, QWidget* parent) {
         name, read, [](double v) { return QString::fromStdString(format_number(v, 2)) + QChar(0x00b0); }, parent);
 }
 
-ValueField* make_speed_field(const QString& name, QWidget* parent) {
+ValueField* make_speed_field(const QString& name, Speed fastest, QWidget* parent) {
+    const auto plain = reader([](const std::string& t) { return parse_speed(t, SpeedUnit::mm_per_min); },
+                              [](Speed s) { return s.mm_per_min(); });
+    const auto read = [plain, fastest](const QString& text) -> Result<double> {
+        if (!text.trimmed().endsWith('%')) return plain(text);
+        return parse_power(text.toStdString()).map([&](Power share) {
+            return (fastest * share.fraction()).mm_per_min();
+        });
+    };
+    const auto written = [](SpeedUnit unit) {
+        return [unit](double v) { return QString::fromStdString(format_speed(Speed::mm_per_min(v), unit)); };
+    };
+    auto* field = new ValueField(name, read, written(SpeedUnit::mm_per_min), parent);
+    field->set_other([written, fastest](double v) {
+        return ValueField::tr("%1, %2 % of the fastest")
+            .arg(written(SpeedUnit::mm_per_s)(v),
+                 QString::fromStdString(format_number(100 * v / fastest.mm_per_min(), 1)));
+    });
+    return field;
+}
+
+ValueField* make_seconds_field(const QString& name, QWidget* parent) {
+    const auto read = [](const QString& text) -> Result<double> {
+        QString plain = text.trimmed();
+        if (plain.endsWith('s')) plain.chop(1);
+        bool number = false;
+        const double value = plain.replace(',', '.').trimmed().toDouble(&number);
+        if (!number || value < 0) return fail(chalkline::error::not_a_number, {{"text", text.toStdString()}});
+        return value;
+    };
     return new ValueField(
-        name,
-        reader([](const std::string& t) { return parse_speed(t, SpeedUnit::mm_per_min); },
-               [](Speed s) { return s.mm_per_min(); }),
-        [](double v) { return QString::fromStdString(format_speed(Speed::mm_per_min(v), SpeedUnit::mm_per_min)); },
-        parent);
+        name, read, [](double v) { return QString::fromStdString(format_number(v, 1)) + " s"; }, parent);
 }
 
 ValueField* make_power_field(const QString& name, QWidget* parent) {

@@ -28,6 +28,10 @@ class ValueField : public QLineEdit {
     ValueField(const QString& name, Reader reader, Writer writer, QWidget* parent);
 
     void show_value(double value);
+    /// The same, in the words it was typed with as long as they still mean this value.
+    void show_typed(double value, const QString& typed);
+    /// What was typed when it says more than the value alone ("30 %" of the fastest); else empty.
+    QString typed() const { return typed_; }
     /// The value in another unit, said while the pointer rests on the field.
     void set_other(Writer other);
     double value() const { return value_; }
@@ -44,6 +48,7 @@ class ValueField : public QLineEdit {
     Reader reader_;
     Writer writer_, other_;
     double value_ = 0;
+    QString typed_;
 };
 
 /// The wheel scrolls the tray and never changes a choice on the way.
@@ -51,8 +56,10 @@ void keep_from_wheel(QWidget* choice);
 
 ValueField* make_length_field(const QString& name, QWidget* parent);  ///< mm
 ValueField* make_angle_field(const QString& name, QWidget* parent);   ///< degrees
-ValueField* make_speed_field(const QString& name, QWidget* parent);   ///< mm/min
-ValueField* make_power_field(const QString& name, QWidget* parent);   ///< %
+/// mm/min; per cent are read as a share of `fastest`.
+ValueField* make_speed_field(const QString& name, Speed fastest, QWidget* parent);
+ValueField* make_seconds_field(const QString& name, QWidget* parent);
+ValueField* make_power_field(const QString& name, QWidget* parent);  ///< %
 ValueField* make_count_field(const QString& name, QWidget* parent);
 
 }  // namespace chalkline::app

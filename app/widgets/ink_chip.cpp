@@ -18,12 +18,18 @@ InkChip::InkChip(const Ink& ink, int shapes, const theme::Roles& roles, QWidget*
     setCursor(Qt::OpenHandCursor);
     setFont(theme::font(theme::small));
     setAccessibleName(tr("Ink %1").arg(text_));
-    setAccessibleDescription(tr("Drag it onto a step, or press the step's number; 0 leaves it out"));
-    setToolTip(tr("Drag onto a step, or press its number (0 leaves it out)"));
+    setAccessibleDescription(
+        tr("Drag it onto a step, or press the step's number; with Ctrl it goes to that step as well; 0 leaves it out"));
+    setToolTip(tr("Drag onto a step, or press its number (0 leaves it out). With Ctrl: to that step as well."));
 }
 
 void InkChip::set_faint(bool faint) {
     faint_ = faint;
+    update();
+}
+
+void InkChip::light(bool on) {
+    lit_ = on;
     update();
 }
 
@@ -35,8 +41,8 @@ void InkChip::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     const QRectF outline = QRectF(rect()).adjusted(0.75, 0.75, -0.75, -0.75);
-    painter.setPen(
-        QPen(hasFocus() ? roles_.accent : roles_.control, hasFocus() ? 2 : 1, faint_ ? Qt::DashLine : Qt::SolidLine));
+    painter.setPen(QPen(hasFocus() || lit_ ? roles_.accent : roles_.control, hasFocus() || lit_ ? 2 : 1,
+                        faint_ ? Qt::DashLine : Qt::SolidLine));
     painter.setBrush(faint_ ? roles_.paper : roles_.card);
     painter.drawRoundedRect(outline, 11, 11);
     const QColor colour(ink_.rgb.red, ink_.rgb.green, ink_.rgb.blue);
@@ -92,11 +98,18 @@ void InkChip::end_drag() {
     setCursor(Qt::OpenHandCursor);
 }
 
+/// A digit, alone or with Ctrl.
+bool InkChip::is_step_number(const QKeyEvent& event) {
+    const auto keys = event.modifiers() & ~Qt::KeypadModifier;
+    return event.key() >= Qt::Key_0 && event.key() <= Qt::Key_9 &&
+           (keys == Qt::NoModifier || keys == Qt::ControlModifier);
+}
+
 /// The digits belong to the chip while it has the focus, not to the marks of the line.
 bool InkChip::event(QEvent* event) {
     if (event->type() == QEvent::ShortcutOverride) {
         const auto* key = static_cast<QKeyEvent*>(event);
-        if (key->key() >= Qt::Key_0 && key->key() <= Qt::Key_9 && key->modifiers() == Qt::NoModifier) {
+        if (is_step_number(*key)) {
             event->accept();
             return true;
         }
@@ -105,10 +118,7 @@ bool InkChip::event(QEvent* event) {
 }
 
 void InkChip::keyPressEvent(QKeyEvent* event) {
-    if (event->key() >= Qt::Key_0 && event->key() <= Qt::Key_9 && event->modifiers() == Qt::NoModifier) {
-        Q_EMIT sent(event->key() - Qt::Key_0);
-        return;
-    }
+    if (is_step_number(*event)) return Q_EMIT sent(event->key() - Qt::Key_0, event->modifiers() & Qt::ControlModifier);
     QWidget::keyPressEvent(event);
 }
 

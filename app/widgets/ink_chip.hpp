@@ -4,6 +4,7 @@
 
 #include <chalkline/base/ink.hpp>
 
+#include <QKeyEvent>
 #include <QPointer>
 #include <QWidget>
 
@@ -18,14 +19,16 @@ class InkChip : public QWidget {
     const Ink& ink() const { return ink_; }
     /// Faint: this ink is left out.
     void set_faint(bool faint);
+    /// A step that burns it is under the pointer.
+    void light(bool on);
     QSize sizeHint() const override;
 
  Q_SIGNALS:
     /// While dragged: the global place of the pointer; `dropped` ends it.
     void dragged(const QPoint& global);
     void dropped(const QPoint& global);
-    /// A digit key: the number of the step, 0 for left out.
-    void sent(int step_number);
+    /// A digit key: the number of the step, 0 for left out. `also` (Ctrl held): to this step too, or no longer.
+    void sent(int step_number, bool also);
     void hovered(bool on);
 
  protected:
@@ -39,11 +42,12 @@ class InkChip : public QWidget {
     void leaveEvent(QEvent*) override { Q_EMIT hovered(false); }
 
  private:
+    static bool is_step_number(const QKeyEvent& event);
     void end_drag();
     Ink ink_;
     QString text_;
     const theme::Roles& roles_;
-    bool faint_ = false;
+    bool faint_ = false, lit_ = false;
     QPoint pressed_;
     QPointer<QWidget> ghost_;  ///< the picture of the chip under the pointer
 };

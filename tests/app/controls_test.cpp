@@ -39,7 +39,7 @@ TEST_CASE("a field reads any unit, marks what it cannot read and gives the old v
 
 TEST_CASE("a field that was not typed in commits nothing") {
     QWidget window;
-    ValueField* field = make_speed_field("Speed", &window);
+    ValueField* field = make_speed_field("Speed", Speed::mm_per_min(12000), &window);
     int commits = 0;
     QObject::connect(field, &ValueField::committed, [&](double) { ++commits; });
     field->show_value(3200);

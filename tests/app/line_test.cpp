@@ -95,14 +95,14 @@ TEST_CASE("the plan follows the newest edit when edits come fast") {
 
 TEST_CASE("a plan worked out twice is the same, and can be cancelled") {
     const job::Job job = job::load(sample.toStdString()).value().job;
-    const Planned a = work_out(job, {}, {}), b = work_out(job, {}, {});
+    const Planned a = work_out(job, {}, {}, {}), b = work_out(job, {}, {}, {});
     REQUIRE(a.plan);
     CHECK(a.may_burn());
     CHECK(a.lines == b.lines);
     CHECK(a.plan->total == b.plan->total);
     std::stop_source stop;
     stop.request_stop();
-    const Planned none = work_out(job, {}, Watch{stop.get_token(), {}});
+    const Planned none = work_out(job, {}, {}, Watch{stop.get_token(), {}});
     REQUIRE(none.error);
     CHECK(none.error->code == error::cancelled);
     CHECK_FALSE(none.may_burn());

@@ -32,6 +32,85 @@ struct StepRequest {
     steps::StepSettings settings;
 };
 
+/// One of the words, by its place among them.
+std::optional<std::size_t> word(const std::string& value, std::initializer_list<const char*> words) {
+    const auto found = std::find(words.begin(), words.end(), value);
+    if (found == words.end()) return {};
+    return static_cast<std::size_t>(found - words.begin());
+}
+
+std::optional<double> plain_number(const std::string& value) {
+    const auto power = parse_power(value);
+    return power ? std::optional(power->percent()) : std::nullopt;
+}
+
+bool take_length(const std::string& value, Length& length) {
+    const auto read = parse_length(value, LengthUnit::mm);
+    if (read) length = *read;
+    return read.has_value();
+}
+
+/// Whether it is a key of fills, with a value that means something; the value is set then.
+bool apply_fill_key(steps::FillSettings& fill, const std::string& key, const std::string& value) {
+    if (key == "angle") {
+        const auto angle = plain_number(value);
+        if (angle) fill.angle = *angle;
+        return angle.has_value();
+    }
+    if (key == "direction") {
+        const auto which = word(value, {"both", "one-way", "crossed", "contours"});
+        fill.both_ways = which != 1U;
+        fill.crossed = which == 2U;
+        fill.way = which == 3U ? steps::FillSettings::Way::contours : steps::FillSettings::Way::scan_lines;
+        return which.has_value();
+    }
+    if (key == "first") {
+        const auto which = word(value, {"bottom", "top", "left", "right"});
+        if (which) fill.first = static_cast<steps::FillSettings::First>(*which);
+        return which.has_value();
+    }
+    if (key == "run-up") {
+        Length length;
+        if (!take_length(value, length)) return false;
+        fill.run_up = length;
+        return true;
+    }
+    if (key == "outline") {
+        fill.outline_after = value == "on";
+        return value == "on" || value == "off";
+    }
+    return key == "shift" && take_length(value, fill.shift);
+}
+
+/// The same for lines.
+bool apply_line_key(steps::LineSettings& line, const std::string& key, const std::string& value) {
+    const auto parts = split(value, '/');
+    if (key == "kerf") {  // outside/0.2
+        const auto side = parts.size() == 2 ? word(parts[0], {"none", "outside", "inside"}) : std::nullopt;
+        if (side) line.kerf_side = static_cast<steps::LineSettings::Kerf>(*side);
+        return side && take_length(parts[1], line.kerf);
+    }
+    if (key == "perforation")  // burn/gap
+        return parts.size() == 2 && take_length(parts[0], line.perforation_burn) &&
+               take_length(parts[1], line.perforation_gap);
+    if (key == "bridges") {  // count/width
+        const auto count = plain_number(parts[0]);
+        if (count) line.bridges = static_cast<int>(*count);
+        return count && (parts.size() == 1 || (parts.size() == 2 && take_length(parts[1], line.bridge_width)));
+    }
+    if (key == "lead-in") return take_length(value, line.lead_in);
+    if (key == "overcut") return take_length(value, line.overcut);
+    if (key == "order") {
+        const auto which = word(value, {"shortest", "as-drawn"});
+        if (which) line.order = static_cast<steps::LineSettings::Order>(*which);
+        return which.has_value();
+    }
+    if (key != "parts") return false;
+    const auto which = word(value, {"any", "one-by-one", "holes-first"});
+    if (which) line.parts = static_cast<steps::LineSettings::Parts>(*which);
+    return which.has_value();
+}
+
 /// Sets one "key=value"; an error for keys and values that mean nothing.
 Result<void> apply_key(steps::StepSettings& settings, const std::string& key, const std::string& value,
                        const std::string& whole) {
@@ -55,10 +134,7 @@ Result<void> apply_key(steps::StepSettings& settings, const std::string& key, co
     } else if (key == "air") {
         if (value != "on" && value != "off") return bad();
         settings.air = value == "on";
-    } else {
-        static const std::vector<std::string> later{"angle", "direction", "kerf", "perforation", "order", "bridges"};
-        if (std::find(later.begin(), later.end(), key) != later.end())
-            return fail(error::not_built_yet, {{"what", "--step " + key}});
+    } else if (!apply_fill_key(settings.fill, key, value) && !apply_line_key(settings.line, key, value)) {
         return bad();
     }
     return {};
@@ -120,6 +196,9 @@ Result<job::Job> apply_options(job::Job job, const JobOptions& options, const ma
         if (!changed) return changed;
         job = std::move(*changed);
     }
+    if (options.order == "as-drawn")
+        for (job::Step& step : job.steps)
+            step.settings.line.order = steps::LineSettings::Order::as_drawn;
     if (!options.place.empty()) {
         const auto place = parse_place(options.place);
         if (!place) return tl::unexpected(place.error());
@@ -235,11 +314,6 @@ Result<Input> load_input(const std::string& path, const JobOptions& options, con
     if (job) job = apply_options(std::move(*job), options, machine);
     if (!job) return tl::unexpected(job.error());
     return Input{std::move(*job)};
-}
-
-planning::PlanOptions plan_options(const JobOptions& options) {
-    return planning::PlanOptions{options.order == "as-drawn" ? planning::PathOrder::as_drawn
-                                                             : planning::PathOrder::nearest};
 }
 
 }  // namespace chalkline::cli

@@ -53,6 +53,5 @@ struct Input {
 };
 Result<Input> load_input(const std::string& path, const JobOptions& options, const machine::MachineProfile& machine,
                          const Surroundings& surroundings);
-planning::PlanOptions plan_options(const JobOptions& options);
 
 }  // namespace chalkline::cli

@@ -81,7 +81,7 @@ Result<Work> work_for_burn(const MachineCommand& command, const machine::Machine
             if (found.severity == planning::Severity::blocking)
                 return fail(error::program_unsafe, {{"reason", wording::describe(found).what.toStdString()}},
                             command.file);
-        auto plan = planning::plan(*job, machine, plan_options(command.job));
+        auto plan = planning::plan(*job, machine);
         if (!plan) return tl::unexpected(plan.error());
         work.plan = std::make_shared<const planning::Plan>(std::move(*plan));
         work.program = {work.plan, &work.plan->program};

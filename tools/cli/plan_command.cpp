@@ -51,10 +51,23 @@ std::vector<planning::ProgramFault> check_text(std::shared_ptr<const std::string
     return planning::check_program(lines, {machine, {}, {}});
 }
 
+const char* to_text(planning::SpeedLimit limit) {
+    switch (limit) {
+        case planning::SpeedLimit::none:
+            return "rate";
+        case planning::SpeedLimit::acceleration:
+            return "acceleration";
+        case planning::SpeedLimit::lookahead:
+            return "lookahead";
+        case planning::SpeedLimit::link:
+            return "link";
+    }
+    return "";
+}
+
 Json step_json(const planning::StepReport& report, const job::Step& step) {
     const auto& s = step.settings;
     const bool engrave = s.kind == steps::StepKind::engrave;
-    const bool reached = report.reached_speed >= s.speed.mm_per_min() * 0.99;
     return {{"name", wording::name(s.kind).toStdString()},
             {"kind", std::string(steps::to_text(s.kind))},
             {"power", s.power.percent()},
@@ -66,7 +79,7 @@ Json step_json(const planning::StepReport& report, const job::Step& step) {
             {"travel_mm", number(report.travel)},
             {"area_mm2", engrave ? number(report.area) : Json(nullptr)},
             {"reached_mm_min", report.reached_speed},
-            {"limited_by", reached ? "rate" : "acceleration"}};
+            {"limited_by", to_text(report.limit)}};
 }
 
 }  // namespace
@@ -79,7 +92,7 @@ int run_plan(const PlanCommand& command, const Surroundings& surroundings) {
     if (!input->job())
         return report({std::string(error::not_built_yet), {{"what", "plan PROGRAM"}}, command.file, 0}, command.json);
     const job::Job& job = *input->job();
-    const auto plan = planning::plan(job, *machine, plan_options(command.job));
+    const auto plan = planning::plan(job, *machine);
     if (!plan) {
         Error error = plan.error();
         error.file = command.file;

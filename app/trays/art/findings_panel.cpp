@@ -22,11 +22,12 @@ QString remark_text(const Notice& notice) {
     return text;
 }
 
-/// How long a line of this length takes in the step that burns the ink.
+/// How long a line of this length takes in the steps the ink is sent to.
 double seconds_of(const job::Job& job, const job::Motif& motif, const Ink& ink, double length) {
     double seconds = 0;
     for (const job::Step& step : job.steps)
-        if (job::Job::burns(step, motif, ink))
+        if (step.on && (motif.step ? *motif.step == step.id
+                                   : std::find(step.inks.begin(), step.inks.end(), ink) != step.inks.end()))
             seconds += length / step.settings.speed.mm_per_min() * 60 * step.settings.passes;
     return seconds;
 }

@@ -66,7 +66,7 @@ void draw_art_small(QPainter& painter, const QRectF& area, const std::shared_ptr
     painter.setTransform(map, true);
     for (const auto& placed : art->pictures)
         draw_picture(painter, placed, layers.picture(placed.image));
-    for (const auto& layer : layers.of(art)) {
+    for (const auto& layer : layers.of({0, art, {}})) {
         QPen pen(roles.burn[5], 1);
         pen.setCosmetic(true);
         if (layer.ink.kind == InkKind::fill)

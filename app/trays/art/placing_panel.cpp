@@ -172,9 +172,15 @@ void PlacingPanel::build_step(QVBoxLayout* all) {
     keep_from_wheel(step_);
     step_->setAccessibleName(tr("Step the chosen art burns in"));
     step_fold_->body()->addWidget(step_);
+    object_text_ = make_label({}, Tone::quiet, step_fold_);
+    step_fold_->body()->addWidget(object_text_);
+    own_step_ = make_button(tr("Give it its own step"), ButtonLook::plain, step_fold_);
+    step_fold_->body()->addWidget(own_step_, 0, Qt::AlignLeft);
+    connect(own_step_, &QPushButton::clicked, this, [this] { context_.placing.give_own_step(); });
     connect(step_, &QComboBox::activated, this, [this](int index) {
-        const QVariant step = step_->itemData(index);
-        context_.placing.send_to_step(step.isValid() ? std::optional(step.toInt()) : std::nullopt);
+        const QVariant chosen = step_->itemData(index);
+        const auto step = chosen.isValid() ? std::optional(chosen.toInt()) : std::nullopt;
+        context_.placing.object() ? context_.placing.send_object(step) : context_.placing.send_to_step(step);
     });
 }
 
@@ -242,17 +248,39 @@ void PlacingPanel::refresh() {
     refresh_steps();
 }
 
+bool PlacingPanel::chosen_one() const {
+    return context_.placing.only().has_value();
+}
+
 void PlacingPanel::refresh_steps() {
     const job::Job& job = context_.document.job();
     const job::Motif* first = job.motif(context_.placing.chosen()[0]);
     const QSignalBlocker quiet(step_);
     step_->clear();
-    step_->addItem(tr("By its inks"));
+    const auto object = context_.placing.object();
+    step_->addItem(object ? tr("By its ink") : tr("By its inks"));
     for (std::size_t i = 0; i < job.steps.size(); ++i)
         step_->addItem(tr("Step %1: %2").arg(i + 1).arg(wording::name(job.steps[i].settings.kind)), job.steps[i].id);
-    const int at = first->step ? step_->findData(*first->step) : 0;
-    step_->setCurrentIndex(std::max(0, at));
-    step_fold_->set_note(first->step ? step_->currentText() : QString());
+    std::optional<job::Id> sent = first->step;
+    if (object) {
+        const auto own = std::find_if(first->objects.begin(), first->objects.end(),
+                                      [&](const job::OwnStep& candidate) { return candidate.shape == *object; });
+        sent = own == first->objects.end() ? std::nullopt : std::optional(own->step);
+    }
+    step_->setCurrentIndex(std::max(0, sent ? step_->findData(*sent) : 0));
+    QString note = sent ? step_->currentText() : QString();
+    if (!object && !first->objects.empty())
+        note = tr("%n of its objects", nullptr, static_cast<int>(first->objects.size()));
+    step_fold_->set_note(note);
+    const auto count = first->art->shapes.size();
+    object_text_->setText(object ? tr("Object %1 of %2, %3")
+                                       .arg(*object + 1)
+                                       .arg(count)
+                                       .arg(QString::fromStdString(to_text(first->art->shapes[*object].ink)))
+                                 : tr("One object of it alone: double-click the object on the bed."));
+    object_text_->setVisible(object || (chosen_one() && count > 1));
+    own_step_->setVisible(object.has_value());
+    if (object) step_fold_->set_open(true);
 }
 
 // ---------------------------------------------------------------- numbers typed

@@ -24,12 +24,15 @@ class PlacingPanel : public QWidget {
     void build_step(QVBoxLayout* all);
     void build_datum(QVBoxLayout* all);
     void refresh();
+    bool chosen_one() const;
     void refresh_steps();
     void move_to(double x, double y);
     void resize_to(double width, double height);
     void turn_to(double degrees);
 
     TrayContext context_;
+    QLabel* object_text_ = nullptr;
+    QPushButton* own_step_ = nullptr;
     ValueField *x_, *y_, *width_, *height_, *angle_, *columns_, *rows_, *gap_, *margin_, *datum_x_, *datum_y_;
     QCheckBox* keep_shape_;
     QPushButton *group_, *lock_;

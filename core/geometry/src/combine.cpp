@@ -34,6 +34,15 @@ Region united(const std::vector<Region>& regions) {
     return region_of(merged);
 }
 
+Region grown(const Region& region, double by, double tolerance) {
+    const auto rings = to_clipper(united({region}).rings);
+    ClipperLib::ClipperOffset offset(2, tolerance * clipping::scale);
+    offset.AddPaths(rings, ClipperLib::jtRound, ClipperLib::etClosedPolygon);
+    ClipperLib::Paths moved;
+    offset.Execute(moved, by * clipping::scale);
+    return region_of(moved);
+}
+
 Region intersection(const Region& a, const Region& b) {
     ClipperLib::Clipper both;
     both.AddPaths(to_clipper(a.rings), ClipperLib::ptSubject, true);

@@ -81,8 +81,13 @@ Result<Motif> motif_from_json(const Json& json, ArtShelf& shelf) {
     motif.group = json.value("group", 0);
     motif.locked = json.value("locked", false);
     if (json.contains("step")) motif.step = json.at("step").get<Id>();
-    motif.unknown =
-        unknown_keys(json, {"id", "name", "source", "design", "place", "read", "linked", "group", "locked", "step"});
+    for (const Json& object : json.value("objects", Json::array()))
+        if (const std::size_t shape = object.at("shape"); shape < motif.art->shapes.size())
+            motif.objects.push_back({shape, object.at("step")});
+    for (const Json& mark : json.value("marks", Json::array()))
+        motif.marks.push_back(path_mark_from_json(mark));
+    motif.unknown = unknown_keys(json, {"id", "name", "source", "design", "place", "read", "linked", "group", "locked",
+                                        "step", "objects", "marks"});
     return motif;
 }
 
@@ -124,6 +129,11 @@ Opened job_from_json(const Json& json, ArtShelf& shelf) {
         });
     if (const auto datum = json.find("datum"); datum != json.end() && job.motif(datum->at("motif")))
         job.datum = Datum{datum->at("motif"), {datum->at("on_page_mm").at(0), datum->at("on_page_mm").at(1)}};
+    // What is sent to a step that is lost goes by its inks again.
+    for (Motif& motif : job.motifs) {
+        if (motif.step && !job.step(*motif.step)) motif.step.reset();
+        std::erase_if(motif.objects, [&](const OwnStep& object) { return !job.step(object.step); });
+    }
     for (const Json& marked : json.value("marked", Json::array()))
         job.marked.push_back(marked_from_json(marked));
     job.unknown =
@@ -167,6 +177,10 @@ Json motif_to_json(const Motif& motif, SourceEntries& sources) {
     if (motif.group != 0) json["group"] = motif.group;
     if (motif.locked) json["locked"] = true;
     if (motif.step) json["step"] = *motif.step;
+    for (const OwnStep& object : motif.objects)
+        json["objects"].push_back({{"shape", object.shape}, {"step", object.step}});
+    for (const PathMark& mark : motif.marks)
+        json["marks"].push_back(to_json(mark));
     if (const Json read = to_json(art.read_with); !read.empty()) json["read"] = read;
     for (const art::LinkedFile& file : art.linked)
         json["linked"].push_back(

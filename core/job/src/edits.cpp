@@ -87,7 +87,7 @@ void route_new_inks(Job& job, const art::Artwork& art) {
     constexpr Rgb white{255, 255, 255};
     const auto enclosing = enclosing_ink(art);
     for (const RoutedInk& routed : routed_inks(job)) {
-        if (routed.step || routed.left_out) continue;
+        if (!routed.steps.empty() || routed.left_out) continue;
         const bool bare = routed.ink.kind == InkKind::fill && routed.ink.rgb == white;
         if (bare || routed.ink.kind == InkKind::picture)
             job.left_out.push_back(routed.ink);
@@ -126,6 +126,11 @@ Result<Job> replace_art(Job job, Id id, std::shared_ptr<const art::Artwork> art,
     const Point before = anchor == Anchor::page ? motif->art->origin * -1 : art::bounds(*motif->art).centre();
     const Point after = anchor == Anchor::page ? art->origin * -1 : art::bounds(*art).centre();
     const Point shift = before - after;
+    // Which shape is which is known only as long as they are as many and of the same inks.
+    std::erase_if(motif->objects, [&](const OwnStep& object) {
+        return art->shapes.size() != motif->art->shapes.size() ||
+               art->shapes[object.shape].ink != motif->art->shapes[object.shape].ink;
+    });
     motif->art = art;
     motif->place = motif->place * Transform::move(shift.x, shift.y);
     route_new_inks(job, *art);
@@ -155,6 +160,76 @@ Result<Job> route_ink(Job job, const Ink& ink, Id id) {
     return job;
 }
 
+Result<Job> also_route_ink(Job job, const Ink& ink, Id id) {
+    Step* step = find_step(job, id);
+    if (!step) return fail(error::unknown_step);
+    if (ink.kind == InkKind::picture) return fail(error::no_picture_step);
+    std::erase(job.left_out, ink);
+    if (std::find(step->inks.begin(), step->inks.end(), ink) == step->inks.end()) step->inks.push_back(ink);
+    return job;
+}
+
+Result<Job> take_ink_from(Job job, const Ink& ink, Id id) {
+    Step* step = find_step(job, id);
+    if (!step) return fail(error::unknown_step);
+    std::erase(step->inks, ink);
+    return job;
+}
+
+Result<Job> send_object(Job job, Id id, std::size_t shape, std::optional<Id> step) {
+    Motif* motif = find_motif(job, id);
+    if (!motif || shape >= motif->art->shapes.size()) return fail(error::unknown_motif);
+    if (step && !find_step(job, *step)) return fail(error::unknown_step);
+    std::erase_if(motif->objects, [shape](const OwnStep& object) { return object.shape == shape; });
+    if (!step) return job;
+    const auto place = std::find_if(motif->objects.begin(), motif->objects.end(),
+                                    [shape](const OwnStep& object) { return object.shape > shape; });
+    motif->objects.insert(place, {shape, *step});
+    return job;
+}
+
+Result<Job> give_own_step(Job job, Id id, std::size_t shape) {
+    const Motif* motif = job.motif(id);
+    if (!motif || shape >= motif->art->shapes.size()) return fail(error::unknown_motif);
+    const auto from = std::find_if(job.steps.begin(), job.steps.end(),
+                                   [&](const Step& step) { return Job::sent(step, *motif, shape); });
+    const bool fill = motif->art->shapes[shape].ink.kind == InkKind::fill;
+    const auto settings =
+        from != job.steps.end() ? from->settings : steps::starting_point(fill ? StepKind::engrave : StepKind::score);
+    const auto place = from != job.steps.end() ? std::next(from) : place_for(job, settings.kind);
+    const Id step = ++job.last_id;
+    job.steps.insert(place, Step{step, settings, {}});
+    return send_object(std::move(job), id, shape, step);
+}
+
+Result<Job> mark_path(Job job, Id id, PathMark::Kind kind, Point on_bed) {
+    Motif* motif = find_motif(job, id);
+    if (!motif || motif->place.area() == 0) return fail(error::unknown_motif);
+    motif->marks.push_back({kind, on_page(*motif, on_bed)});
+    return job;
+}
+
+Result<Job> clear_path_marks(Job job, Id id) {
+    Motif* motif = find_motif(job, id);
+    if (!motif) return fail(error::unknown_motif);
+    motif->marks.clear();
+    return job;
+}
+
+Result<Job> turn_step(Job job, Id id, bool on) {
+    Step* step = find_step(job, id);
+    if (!step) return fail(error::unknown_step);
+    step->on = on;
+    return job;
+}
+
+Result<Job> note_step(Job job, Id id, const std::string& note) {
+    Step* step = find_step(job, id);
+    if (!step) return fail(error::unknown_step);
+    step->note = note;
+    return job;
+}
+
 Job leave_out(Job job, const Ink& ink) {
     unroute(job, ink);
     job.left_out.push_back(ink);
@@ -171,6 +246,8 @@ Result<Job> remove_step(Job job, Id id) {
     std::erase_if(job.steps, [id](const Step& s) { return s.id == id; });
     for (Motif& motif : job.motifs)
         if (motif.step == id) motif.step.reset();
+    for (Motif& motif : job.motifs)
+        std::erase_if(motif.objects, [id](const OwnStep& object) { return object.step == id; });
     return job;
 }
 
@@ -179,6 +256,16 @@ Result<Job> change_settings(Job job, Id id, const steps::StepSettings& settings,
     if (!step) return fail(error::unknown_step);
     if (auto valid = steps::validate(settings, top_speed); !valid) return tl::unexpected(valid.error());
     step->settings = settings;
+    return job;
+}
+
+Result<Job> keep_typed(Job job, Id id, const std::string& key, const std::string& words) {
+    Step* step = find_step(job, id);
+    if (!step) return fail(error::unknown_step);
+    if (words.empty())
+        step->typed.erase(key);
+    else
+        step->typed[key] = words;
     return job;
 }
 
@@ -200,7 +287,7 @@ Job put_in_order(Job job) {
 bool order_fault(const Job& job) {
     bool cut = false;
     for (const Step& step : job.steps) {
-        if (!job.has_work(step)) continue;
+        if (!step.on || !job.has_work(step)) continue;
         if (cut && step.settings.kind != StepKind::cut) return true;
         cut = cut || step.settings.kind == StepKind::cut;
     }

@@ -31,14 +31,20 @@ geometry::Polyline Stock::outline() const {
     return line;
 }
 
-bool Job::burns(const Step& step, const Motif& motif, const Ink& ink) {
+bool Job::sent(const Step& step, const Motif& motif, std::size_t shape) {
+    const auto own = std::lower_bound(motif.objects.begin(), motif.objects.end(), shape,
+                                      [](const OwnStep& object, std::size_t at) { return object.shape < at; });
+    const Ink& ink = motif.art->shapes[shape].ink;
+    if (own != motif.objects.end() && own->shape == shape) return own->step == step.id;
     if (motif.step) return *motif.step == step.id && ink.kind != InkKind::picture;
     return std::find(step.inks.begin(), step.inks.end(), ink) != step.inks.end();
 }
 
 bool Job::has_work(const Step& step) const {
-    return !step.inks.empty() ||
-           std::any_of(motifs.begin(), motifs.end(), [&](const Motif& motif) { return motif.step == step.id; });
+    return !step.inks.empty() || std::any_of(motifs.begin(), motifs.end(), [&](const Motif& motif) {
+        return motif.step == step.id || std::any_of(motif.objects.begin(), motif.objects.end(),
+                                                    [&](const OwnStep& object) { return object.step == step.id; });
+    });
 }
 
 std::optional<Point> datum_place(const Job& job) {
@@ -72,10 +78,10 @@ std::vector<RoutedInk> routed_inks(const Job& job) {
             }
             RoutedInk routed{summary.ink, summary.shapes, {}, false};
             for (const Step& step : job.steps)
-                if (!routed.step && std::find(step.inks.begin(), step.inks.end(), summary.ink) != step.inks.end())
-                    routed.step = step.id;
-            routed.left_out =
-                !routed.step && std::find(job.left_out.begin(), job.left_out.end(), summary.ink) != job.left_out.end();
+                if (std::find(step.inks.begin(), step.inks.end(), summary.ink) != step.inks.end())
+                    routed.steps.push_back(step.id);
+            routed.left_out = routed.steps.empty() &&
+                              std::find(job.left_out.begin(), job.left_out.end(), summary.ink) != job.left_out.end();
             result.push_back(routed);
         }
     }

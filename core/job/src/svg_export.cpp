@@ -43,8 +43,8 @@ template <class Wanted>
 std::string group(const Job& job, const std::string& name, double bed_depth, Wanted wanted) {
     std::string inside;
     for (const Motif& motif : job.motifs)
-        for (const art::Shape& shape : motif.art->shapes)
-            if (wanted(motif, shape)) inside += shape_element(shape, motif.place, bed_depth);
+        for (std::size_t shape = 0; shape < motif.art->shapes.size(); ++shape)
+            if (wanted(motif, shape)) inside += shape_element(motif.art->shapes[shape], motif.place, bed_depth);
     return inside.empty() ? inside : fmt::format("  <g id=\"{}\">\n{}  </g>\n", name, inside);
 }
 
@@ -59,11 +59,11 @@ std::string to_svg(const Job& job, double bed_width, double bed_depth) {
     for (std::size_t i = 0; i < job.steps.size(); ++i) {
         const Step& step = job.steps[i];
         svg += group(job, fmt::format("step-{}-{}", i + 1, steps::to_text(step.settings.kind)), bed_depth,
-                     [&](const Motif& motif, const art::Shape& shape) { return Job::burns(step, motif, shape.ink); });
+                     [&](const Motif& motif, std::size_t shape) { return Job::burns(step, motif, shape); });
     }
-    svg += group(job, "not-burned", bed_depth, [&](const Motif& motif, const art::Shape& shape) {
+    svg += group(job, "not-burned", bed_depth, [&](const Motif& motif, std::size_t shape) {
         return std::none_of(job.steps.begin(), job.steps.end(),
-                            [&](const Step& step) { return Job::burns(step, motif, shape.ink); });
+                            [&](const Step& step) { return Job::burns(step, motif, shape); });
     });
     return svg + "</svg>\n";
 }

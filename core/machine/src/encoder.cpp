@@ -107,17 +107,29 @@ void Encoder::encode(const Operation& operation) {
         encode(*trace, operation.speed);
     } else if (const auto* sweep = std::get_if<Sweep>(&operation.act)) {
         encode(*sweep, operation.speed);
+    } else if (const auto* focus = std::get_if<Focus>(&operation.act)) {
+        darken_at_rest();
+        std::string line = motion(0);
+        append_coordinate(line, 'Z', micrometres(focus->height));
+        emit(std::move(line));
     } else if (const auto* dwell = std::get_if<Dwell>(&operation.act)) {
+        darken_at_rest();
         std::string line = "G4";
         append_coordinate(line, 'P', micrometres(dwell->time.seconds()));
         emit(std::move(line));
     } else if (const auto* air = std::get_if<Air>(&operation.act)) {
+        darken_at_rest();
         emit(air->on ? "M8" : "M9");
     } else if (const auto* beam = std::get_if<Beam>(&operation.act)) {
         beam_ = beam->mode;
         power_ = 0;
         emit(beam_ == BeamMode::off ? "M5S0" : beam_ == BeamMode::following ? "M4S0" : "M3S0");
     }
+}
+
+/// A constant beam burns on while the head stands: what waits for the head to stand is preceded by no power.
+void Encoder::darken_at_rest() {
+    if (beam_ == BeamMode::constant && power_ > 0) emit(power_word(0, power_));
 }
 
 void Encoder::encode(const Travel& travel, Speed speed) {

@@ -78,6 +78,12 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
     fields.number("planner_blocks", profile.planner_blocks, 2, 10000);
     fields.number("frame_speed_mm_min", profile.frame_speed, 1, 1e6);
     fields.number("jog_speed_mm_min", profile.jog_speed, 1, 1e6);
+    if (json.contains("z_axis")) {
+        if (json["z_axis"].is_boolean())
+            profile.z_axis = json["z_axis"];
+        else
+            fields.fault = "z_axis";
+    }
     if (json.contains("home")) {
         const auto found = std::find_if(corners.begin(), corners.end(),
                                         [&](const auto& corner) { return json["home"] == corner.second; });
@@ -105,6 +111,7 @@ std::string to_json(const MachineProfile& profile) {
                     {"baud", profile.baud},
                     {"receive_buffer", profile.receive_buffer},
                     {"planner_blocks", profile.planner_blocks},
+                    {"z_axis", profile.z_axis},
                     {"frame_speed_mm_min", profile.frame_speed},
                     {"jog_speed_mm_min", profile.jog_speed}};
     return json.dump(2) + "\n";

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "outside.hpp"
+
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/job/edits.hpp>
 #include <chalkline/planning/checks.hpp>
 
 #include <algorithm>
-#include <limits>
-#include <utility>
 
 namespace chalkline::planning {
 namespace {
@@ -18,48 +18,16 @@ constexpr double overhang_slack = 0.005;  // mm
 template <class Look>
 void for_each_burned_point(const job::Job& job, Look look) {
     for (const job::Motif& motif : job.motifs) {
-        for (const art::Shape& shape : motif.art->shapes) {
-            const bool burned = std::any_of(job.steps.begin(), job.steps.end(), [&](const job::Step& step) {
-                return job::Job::burns(step, motif, shape.ink);
-            });
+        for (std::size_t shape = 0; shape < motif.art->shapes.size(); ++shape) {
+            const bool burned = std::any_of(job.steps.begin(), job.steps.end(),
+                                            [&](const job::Step& step) { return job::Job::burns(step, motif, shape); });
             if (!burned) continue;
-            for (const auto& line : shape.path.flatten(motif.place))
+            for (const auto& line : motif.art->shapes[shape].path.flatten(motif.place))
                 for (const Point p : line.points)
                     look(p);
         }
     }
 }
-
-/// Distance of a point outside an outline to its nearest side; 0 inside.
-class Outside {
- public:
-    explicit Outside(const geometry::Polyline& outline) : region_{{outline}, geometry::FillRule::non_zero} {
-        // Nearly every point lies inside a piece without hollows, and that is quick to see.
-        const auto& points = outline.points;
-        for (std::size_t i = 0; i < points.size(); ++i) {
-            const Point a = points[i], b = points[(i + 1) % points.size()], c = points[(i + 2) % points.size()];
-            convex_ = convex_ && geometry::cross(b - a, c - b) >= -1e-9;
-        }
-    }
-    double by(Point p) const {
-        const auto& points = region_.rings[0].points;
-        const auto side = [&](std::size_t i) { return std::pair{points[i], points[(i + 1) % points.size()]}; };
-        bool inside = convex_;
-        for (std::size_t i = 0; inside && i < points.size(); ++i)
-            inside = geometry::cross(side(i).second - side(i).first, p - side(i).first) >= 0;
-        if (inside || (!convex_ && geometry::contains(region_, p))) return 0;
-        double nearest = std::numeric_limits<double>::infinity();
-        for (std::size_t i = 0; i < points.size(); ++i) {
-            const auto [a, b] = side(i);
-            nearest = std::min(nearest, geometry::distance(p, geometry::nearest_on_line(p, a, b)));
-        }
-        return nearest;
-    }
-
- private:
-    geometry::Region region_;
-    bool convex_ = true;
-};
 
 /// The burned point farthest outside an outline.
 struct Overhang {
@@ -90,11 +58,9 @@ geometry::Box burned_bounds(const job::Job& job) {
 std::vector<Check> check_job(const job::Job& job, const machine::MachineProfile& machine) {
     std::vector<Check> checks;
     const auto inks = job::routed_inks(job);
-    const bool by_ink =
-        std::any_of(inks.begin(), inks.end(), [](const job::RoutedInk& ink) { return ink.step.has_value(); });
-    const bool by_motif = std::any_of(job.motifs.begin(), job.motifs.end(),
-                                      [](const job::Motif& motif) { return motif.step.has_value(); });
-    if (!by_ink && !by_motif) checks.push_back({std::string(check::nothing_to_burn), Severity::blocking, {}, {}, {}});
+    const bool work = std::any_of(job.steps.begin(), job.steps.end(),
+                                  [&](const job::Step& step) { return step.on && job.has_work(step); });
+    if (!work) checks.push_back({std::string(check::nothing_to_burn), Severity::blocking, {}, {}, {}});
 
     const Overhang bed = worst_overhang(job, geometry::outline(machine.bed()));
     if (bed.by > 0)
@@ -118,7 +84,7 @@ std::vector<Check> check_job(const job::Job& job, const machine::MachineProfile&
         checks.push_back({std::string(check::cut_before_engrave), Severity::warning, {}, cut->id, {}});
     }
     for (const job::RoutedInk& ink : inks)
-        if (!ink.step && !ink.left_out)
+        if (ink.steps.empty() && !ink.left_out)
             checks.push_back(
                 {std::string(check::ink_without_step), Severity::warning, {{"ink", to_text(ink.ink.rgb)}}, {}, {}});
     return checks;

@@ -9,6 +9,7 @@
 #include <algorithm>
 #include <cmath>
 #include <limits>
+#include <numbers>
 #include <numeric>
 #include <optional>
 
@@ -20,10 +21,13 @@ namespace bgi = boost::geometry::index;
 using geometry::Box;
 using geometry::Point;
 using geometry::Stretch;
+using geometry::Transform;
+using steps::FillSettings;
 using RPoint = bg::model::point<double, 2, bg::cs::cartesian>;
 using RBox = bg::model::box<RPoint>;
 
 constexpr double grid = 0.01;        // mm: places of fill ends; finer costs bytes and is below any spot
+constexpr double straight = 1e-9;    // a direction's part that is none
 constexpr double run_up_grid = 0.5;  // mm: run-up starts on round places, which are short to send
 
 double snapped(double value, double step) {
@@ -60,32 +64,76 @@ std::vector<std::vector<std::size_t>> neighbourhoods(const std::vector<FillShape
     return groups;
 }
 
+/// What the axes allow along the scan lines.
+struct Axis {
+    double rate;          ///< mm/min
+    double acceleration;  ///< mm/s²
+};
+
+Axis axis_along(Point way, const machine::MachineProfile& machine) {
+    const auto least = [&](double x, double y) {
+        return std::min(std::abs(way.x) > straight ? x / std::abs(way.x) : 1e12,
+                        std::abs(way.y) > straight ? y / std::abs(way.y) : 1e12);
+    };
+    return {least(machine.max_rate_x, machine.max_rate_y), least(machine.acceleration_x, machine.acceleration_y)};
+}
+
+/// Plans in a frame where the scan lines lie level; `to_bed` turns it back.
 class FillPlanner {
  public:
-    FillPlanner(double pitch, double speed, const machine::MachineProfile& machine)
+    FillPlanner(double pitch, double speed, const FillSettings& fill, double angle,
+                const machine::MachineProfile& machine)
         : pitch_(pitch),
           speed_(speed),
-          machine_(machine),
-          run_up_(run_up_length(speed, machine.acceleration_x) * 1.05 + 0.1) {}
+          fill_(fill),
+          bed_(machine.bed()),
+          to_bed_(Transform::turn(angle)),
+          axis_(axis_along(to_bed_.direction({1, 0}), machine)),
+          run_up_(fill.run_up ? fill.run_up->mm() : run_up_length(speed, axis_.acceleration) * 1.05 + 0.1) {}
 
-    /// Shapes closer than this are joined: jumping between them would cost more than sweeping on.
-    double reach() const { return 2 * run_up_ + 1; }
+    Transform to_level() const { return to_bed_.inverse(); }
 
-    std::vector<SweepLine> rows(std::vector<geometry::Region> regions, int motif) const {
+    /// Shapes closer than this are joined: a row's end costs stopping and starting, twice the time to speed each.
+    double reach() const { return 2 * speed_ / 60 * speed_ / 60 / axis_.acceleration + 1; }
+
+    std::vector<SweepLine> rows(const std::vector<geometry::Region>& regions, int motif) const {
+        std::vector<geometry::ScanRow> rows = geometry::hatch(regions, pitch_);
+        if (!ascending()) std::reverse(rows.begin(), rows.end());
         std::vector<SweepLine> lines;
-        bool rightwards = true;
-        for (geometry::ScanRow& row : geometry::hatch(regions, pitch_)) {
+        bool rightwards = starts_rightwards();
+        for (geometry::ScanRow& row : rows) {
             auto parts = split(clean(std::move(row.stretches)));
             if (parts.empty()) continue;
             if (!rightwards) std::reverse(parts.begin(), parts.end());
-            for (auto& part : parts)
-                lines.push_back(sweep(row.y, std::move(part), rightwards, motif));
-            rightwards = !rightwards;
+            for (const auto& part : parts)
+                lines.push_back(sweep(row.y, part, rightwards, motif));
+            if (fill_.both_ways) rightwards = !rightwards;
         }
         return lines;
     }
 
  private:
+    /// Rows from low to high in the level frame.
+    bool ascending() const {
+        const Point up = to_bed_.direction({0, 1});
+        const bool rows_climb = std::abs(up.y) > 1e-6;
+        switch (fill_.first) {
+            case FillSettings::First::bottom:
+                return rows_climb ? up.y > 0 : up.x > 0;
+            case FillSettings::First::top:
+                return rows_climb ? up.y < 0 : up.x < 0;
+            case FillSettings::First::left:
+                return std::abs(up.x) > 1e-6 ? up.x > 0 : up.y > 0;
+            case FillSettings::First::right:
+                return std::abs(up.x) > 1e-6 ? up.x < 0 : up.y > 0;
+        }
+        return true;
+    }
+    bool starts_rightwards() const {
+        const Point along = to_bed_.direction({1, 0});
+        return fill_.first != FillSettings::First::right || std::abs(along.y) > 1e-6 || along.x < 0;
+    }
+
     /// Ends on the grid; what vanishes there is dropped, what touches is joined.
     static std::vector<Stretch> clean(std::vector<Stretch> stretches) {
         std::vector<Stretch> result;
@@ -103,8 +151,8 @@ class FillPlanner {
     bool quicker_jumped(double gap) const {
         if (gap <= 2 * run_up_) return false;
         const double swept = gap / (speed_ / 60);
-        const double ramp = 2 * (speed_ / 60) / machine_.acceleration_x;
-        return ramp + straight_time(gap - 2 * run_up_, machine_.max_rate_x, machine_.acceleration_x) < swept;
+        const double ramp = 2 * (speed_ / 60) / axis_.acceleration;
+        return ramp + straight_time(gap - 2 * run_up_, axis_.rate, axis_.acceleration) < swept;
     }
 
     std::vector<std::vector<Stretch>> split(std::vector<Stretch> stretches) const {
@@ -116,46 +164,94 @@ class FillPlanner {
         return parts;
     }
 
-    SweepLine sweep(double y, std::vector<Stretch> stretches, bool rightwards, int motif) const {
+    /// The part of the level line at `y` that lies on the bed.
+    Stretch on_bed(double y) const {
+        Stretch part{-1e9, 1e9};
+        const Point at = to_bed_({0, y}), way = to_bed_.direction({1, 0});
+        const auto clip = [&](double place, double step, double low, double high) {
+            if (std::abs(step) < straight) return;
+            const double a = (low - place) / step, b = (high - place) / step;
+            part.from = std::max(part.from, std::min(a, b));
+            part.to = std::min(part.to, std::max(a, b));
+        };
+        clip(at.x, way.x, bed_.left, bed_.right);
+        clip(at.y, way.y, bed_.bottom, bed_.top);
+        return part;
+    }
+
+    SweepLine sweep(double y, const std::vector<Stretch>& stretches, bool rightwards, int motif) const {
+        const double row = std::abs(to_bed_.b) < straight ? std::clamp(snapped(y, grid), bed_.bottom, bed_.top) : y;
+        const double shift = rightwards ? 0 : fill_.shift.mm();
+        const double first = stretches.front().from + shift, last = stretches.back().to + shift;
         // The run-up never leaves the bed; there the beam's power simply follows a lower speed.
-        double left = std::floor((stretches.front().from - run_up_) / run_up_grid) * run_up_grid;
-        double right = std::ceil((stretches.back().to + run_up_) / run_up_grid) * run_up_grid;
-        left = std::max(left, std::min(0.0, stretches.front().from));
-        right = std::min(right, std::max(machine_.width, stretches.back().to));
-        const double row = std::clamp(snapped(y, grid), 0.0, machine_.depth);
-        return {row, rightwards ? left : right, rightwards ? right : left, std::move(stretches), motif};
+        const Stretch bed = on_bed(row);
+        const double left =
+            std::max(std::floor((first - run_up_) / run_up_grid) * run_up_grid, std::min(bed.from, first));
+        const double right = std::min(std::ceil((last + run_up_) / run_up_grid) * run_up_grid, std::max(bed.to, last));
+        SweepLine line{to_bed_({rightwards ? left : right, row}), to_bed_({rightwards ? right : left, row}), {}, motif};
+        for (const Stretch& s : stretches)
+            line.stretches.push_back(rightwards ? Stretch{s.from + shift - left, s.to + shift - left}
+                                                : Stretch{right - s.to - shift, right - s.from - shift});
+        if (!rightwards) std::reverse(line.stretches.begin(), line.stretches.end());
+        return line;
     }
 
     double pitch_, speed_;
-    const machine::MachineProfile& machine_;
+    const FillSettings& fill_;
+    Box bed_;
+    Transform to_bed_;
+    Axis axis_;
     double run_up_;
 };
 
-}  // namespace
-
-std::vector<SweepLine> fill_lines(std::vector<FillShape> shapes, double pitch, double speed,
-                                  const machine::MachineProfile& machine, Point from, const Watch& watch) {
-    const FillPlanner planner(pitch, speed, machine);
-    std::vector<std::vector<SweepLine>> blocks;
-    for (const auto& group : neighbourhoods(shapes, planner.reach())) {
-        if (watch.cancelled()) return {};
-        std::vector<geometry::Region> regions;
-        for (const std::size_t i : group)
-            regions.push_back(std::move(shapes[i].region));
-        auto rows = planner.rows(std::move(regions), shapes[group.front()].motif);
-        if (!rows.empty()) blocks.push_back(std::move(rows));
-    }
-    // The nearest block next, by its first row. An R-tree keeps this quick for thousands of loose shapes.
-    bgi::rtree<std::pair<RPoint, std::size_t>, bgi::rstar<16>> starts;
+/// Blocks in turn, the nearest next by its first row. An R-tree keeps this quick for thousands of loose shapes.
+void append_nearest_first(std::vector<std::vector<SweepLine>> blocks, Point& from, std::vector<SweepLine>& ordered) {
+    std::vector<std::pair<RPoint, std::size_t>> places;
     for (std::size_t i = 0; i < blocks.size(); ++i)
-        starts.insert({RPoint(blocks[i].front().start, blocks[i].front().y), i});
-    std::vector<SweepLine> ordered;
+        places.emplace_back(RPoint(blocks[i].front().start.x, blocks[i].front().start.y), i);
+    bgi::rtree<std::pair<RPoint, std::size_t>, bgi::rstar<16>> starts(places);
     while (!starts.empty()) {
         const auto nearest = *starts.qbegin(bgi::nearest(RPoint(from.x, from.y), 1));
         starts.remove(nearest);
         auto& block = blocks[nearest.second];
-        from = {block.back().end, block.back().y};
+        from = block.back().end;
         std::move(block.begin(), block.end(), std::back_inserter(ordered));
+    }
+}
+
+/// The shapes turned so that the scan lines lie level.
+std::vector<FillShape> turned(const std::vector<FillShape>& shapes, const Transform& map) {
+    std::vector<FillShape> result = shapes;
+    for (FillShape& shape : result) {
+        for (auto& ring : shape.region.rings)
+            for (Point& p : ring.points)
+                p = map(p);
+        shape.box = geometry::bounds(shape.region.rings);
+    }
+    return result;
+}
+
+}  // namespace
+
+std::vector<SweepLine> fill_lines(const std::vector<FillShape>& shapes, const steps::StepSettings& settings,
+                                  const machine::MachineProfile& machine, Point from, const Watch& watch) {
+    constexpr double degree = std::numbers::pi / 180;
+    std::vector<double> angles{settings.fill.angle * degree};
+    if (settings.fill.crossed) angles.push_back((settings.fill.angle + 90) * degree);
+    std::vector<SweepLine> ordered;
+    for (const double angle : angles) {
+        const FillPlanner planner(settings.line_pitch.mm(), settings.speed.mm_per_min(), settings.fill, angle, machine);
+        std::vector<FillShape> level = angle == 0 ? shapes : turned(shapes, planner.to_level());
+        std::vector<std::vector<SweepLine>> blocks;
+        for (const auto& group : neighbourhoods(level, planner.reach())) {
+            if (watch.cancelled()) return {};
+            std::vector<geometry::Region> regions;
+            for (const std::size_t i : group)
+                regions.push_back(std::move(level[i].region));
+            auto rows = planner.rows(regions, level[group.front()].motif);
+            if (!rows.empty()) blocks.push_back(std::move(rows));
+        }
+        append_nearest_first(std::move(blocks), from, ordered);
     }
     return ordered;
 }

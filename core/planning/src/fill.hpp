@@ -3,6 +3,7 @@
 #include <chalkline/base/progress.hpp>
 #include <chalkline/geometry/region.hpp>
 #include <chalkline/machine/profile.hpp>
+#include <chalkline/steps/step_settings.hpp>
 
 #include <vector>
 
@@ -15,17 +16,17 @@ struct FillShape {
     int motif;
 };
 
-/// One scan line to burn: dark from `start`, through the stretches in the direction of travel, dark to `end`.
+/// One scan line to burn: dark from `start`, through the stretches, dark to `end`.
 struct SweepLine {
-    double y;
-    double start, end;
-    std::vector<geometry::Stretch> stretches;  ///< ascending in x
+    geometry::Point start, end;
+    std::vector<geometry::Stretch> stretches;  ///< mm from `start`, ascending
     int motif;
 };
 
-/// The scan lines of one step in the order they are burned. Shapes near each other share their scan lines, others are
-/// burned by themselves; a gap in a row that is quicker jumped than swept splits it.
-std::vector<SweepLine> fill_lines(std::vector<FillShape> shapes, double pitch, double speed,
+/// The scan lines of one step in the order they are burned. Shapes near each other share their scan lines where that is
+/// quicker than turning round twice, others are burned by themselves; a gap in a row that is quicker jumped than swept
+/// splits it. Run-ups never leave the bed.
+std::vector<SweepLine> fill_lines(const std::vector<FillShape>& shapes, const steps::StepSettings& settings,
                                   const machine::MachineProfile& machine, geometry::Point from, const Watch& watch);
 
 }  // namespace chalkline::planning

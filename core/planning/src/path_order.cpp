@@ -2,6 +2,7 @@
 #include "path_order.hpp"
 
 #include <chalkline/geometry/region.hpp>
+#include <chalkline/planning/tour.hpp>
 
 #include <boost/geometry.hpp>
 #include <boost/geometry/index/rtree.hpp>
@@ -17,141 +18,96 @@ namespace bgi = boost::geometry::index;
 using geometry::Box;
 using geometry::Point;
 using geometry::Polyline;
-using RPoint = bg::model::point<double, 2, bg::cs::cartesian>;
-using RBox = bg::model::box<RPoint>;
+using EPoint = bg::model::point<double, 2, bg::cs::cartesian>;
+using EBox = bg::model::box<EPoint>;
 
-constexpr std::size_t nowhere = static_cast<std::size_t>(-1);
-
-/// For every line the smallest closed line around it, or `nowhere`.
-std::vector<std::size_t> enclosures(const std::vector<LineShape>& lines) {
-    std::vector<Box> boxes;
-    std::vector<double> areas;
-    std::vector<std::pair<RBox, std::size_t>> closed;
-    for (std::size_t i = 0; i < lines.size(); ++i) {
-        boxes.push_back(geometry::bounds(lines[i].line));
-        areas.push_back(std::abs(geometry::signed_area(lines[i].line)));
-        const Box& b = boxes.back();
-        if (lines[i].line.closed && areas.back() > 0)
-            closed.emplace_back(RBox({b.left, b.bottom}, {b.right, b.top}), i);
-    }
-    const bgi::rtree<std::pair<RBox, std::size_t>, bgi::rstar<16>> tree(closed);
-    std::vector<std::size_t> parents(lines.size(), nowhere);
-    for (std::size_t i = 0; i < lines.size(); ++i) {
-        const Point probe = lines[i].line.points.front();
-        const RBox box({boxes[i].left, boxes[i].bottom}, {boxes[i].right, boxes[i].top});
-        for (auto found = tree.qbegin(bgi::covers(box)); found != tree.qend(); ++found) {
-            const std::size_t other = found->second;
-            if (other == i || (lines[i].line.closed && areas[other] <= areas[i])) continue;
-            if (parents[i] != nowhere && areas[other] >= areas[parents[i]]) continue;
-            if (geometry::contains({{lines[other].line}, geometry::FillRule::even_odd}, probe)) parents[i] = other;
-        }
-    }
-    return parents;
-}
-
-std::vector<Point> from_corner(const Polyline& ring, std::size_t corner) {
-    std::vector<Point> points(ring.points);
-    std::rotate(points.begin(), points.begin() + static_cast<std::ptrdiff_t>(corner), points.end());
-    points.push_back(points.front());
-    return points;
-}
-
-/// Turns a line so that it begins as near as possible to `from`.
-OrderedLine begun_near(LineShape shape, Point from) {
+/// The line with its door for a start: a corner of a closed one, an end (0, 1) of an open one.
+OrderedLine begun_at(LineShape shape, std::size_t door, int depth) {
     auto& points = shape.line.points;
     if (shape.line.closed) {
-        const auto nearest = std::min_element(points.begin(), points.end(), [from](Point a, Point b) {
-            return geometry::distance(a, from) < geometry::distance(b, from);
-        });
-        return {from_corner(shape.line, static_cast<std::size_t>(nearest - points.begin())), true, shape.motif};
-    }
-    if (geometry::distance(points.back(), from) < geometry::distance(points.front(), from))
+        std::rotate(points.begin(), points.begin() + static_cast<std::ptrdiff_t>(door), points.end());
+        points.push_back(points.front());
+    } else if (door == 1) {
         std::reverse(points.begin(), points.end());
-    return {std::move(points), false, shape.motif};
+    }
+    return {std::move(points), shape.line.closed, depth % 2 == 1, shape.motif, std::move(shape.bridges)};
 }
 
-/// Places where a line may be entered, for finding the nearest: both ends, or corners spread along a ring.
-std::vector<Point> entries(const Polyline& line) {
-    constexpr std::size_t most = 12;
-    if (!line.closed) return {line.points.front(), line.points.back()};
-    const std::size_t step = std::max<std::size_t>(1, line.points.size() / most);
-    std::vector<Point> places;
-    for (std::size_t i = 0; i < line.points.size(); i += step)
-        places.push_back(line.points[i]);
-    return places;
+Stop stop_of(const LineShape& shape, bool back_and_forth) {
+    const auto& points = shape.line.points;
+    if (shape.line.closed) return {shape.fixed ? std::vector{points.front()} : points, false, shape.fixed};
+    return {{points.front(), points.back()}, !back_and_forth, shape.fixed};
 }
 
-class NearestNext {
- public:
-    NearestNext(std::vector<LineShape> lines, const Watch& watch)
-        : lines_(std::move(lines)), parents_(enclosures(lines_)), children_(lines_.size(), 0), watch_(watch) {
-        for (const std::size_t parent : parents_)
-            if (parent != nowhere) ++children_[parent];
-        std::vector<Entry> first;
-        for (std::size_t i = 0; i < lines_.size(); ++i)
-            if (children_[i] == 0)
-                for (const Point p : entries(lines_[i].line))
-                    first.push_back({RPoint(p.x, p.y), i});
-        open_ = Tree(first);
+/// The shortest way through some of the lines, those inside before those around them.
+void append_shortest(std::vector<LineShape>& lines, const std::vector<std::size_t>& some,
+                     const std::vector<std::size_t>& parents, const std::vector<int>& depth, bool back_and_forth,
+                     Point& from, const Watch& watch, std::vector<OrderedLine>& result) {
+    std::vector<std::size_t> stop_of_line(lines.size(), Stop::none);
+    std::vector<Stop> stops;
+    for (const std::size_t i : some) {
+        stop_of_line[i] = stops.size();
+        stops.push_back(stop_of(lines[i], back_and_forth));
     }
+    for (const std::size_t i : some)
+        if (parents[i] != no_line) stops[stop_of_line[i]].after_all_of = stop_of_line[parents[i]];
+    for (const Visit& visit : short_tour(stops, from, watch)) {
+        const std::size_t i = some[visit.stop];
+        const Stop& stop = stops[visit.stop];
+        from = stop.through ? stop.doors[1 - visit.door] : stop.doors[visit.door];
+        result.push_back(begun_at(std::move(lines[i]), visit.door, depth[i]));
+    }
+}
 
-    std::vector<OrderedLine> order(Point from) {
-        std::vector<OrderedLine> result;
-        result.reserve(lines_.size());
-        while (!open_.empty() && !watch_.cancelled()) {
-            const std::size_t next = nearest(from);
-            for (const Point p : entries(lines_[next].line))
-                open_.remove(Entry{RPoint(p.x, p.y), next});
-            if (const std::size_t parent = parents_[next]; parent != nowhere && --children_[parent] == 0)
-                for (const Point p : entries(lines_[parent].line))
-                    open_.insert(Entry{RPoint(p.x, p.y), parent});
-            result.push_back(begun_near(std::move(lines_[next]), from));
-            from = result.back().points.back();
+std::vector<OrderedLine> shortest_order(std::vector<LineShape> lines, steps::LineSettings::Parts parts,
+                                        bool back_and_forth, Point from, const Watch& watch) {
+    const auto parents = enclosures(lines);
+    const auto depth = depths(parents);
+    std::vector<OrderedLine> result;
+    result.reserve(lines.size());
+    const auto append = [&](const std::vector<std::size_t>& some) {
+        append_shortest(lines, some, parents, depth, back_and_forth, from, watch, result);
+    };
+    std::vector<std::size_t> all(lines.size()), outer, inner;
+    std::iota(all.begin(), all.end(), std::size_t{0});
+    for (const std::size_t i : all)
+        (depth[i] == 0 ? outer : inner).push_back(i);
+    if (parts == steps::LineSettings::Parts::any) {
+        append(all);
+    } else if (parts == steps::LineSettings::Parts::holes_first) {
+        append(inner);
+        append(outer);
+    } else {
+        // The parts by their outlines; each with all that lies in it.
+        std::vector<std::vector<std::size_t>> inside(lines.size());
+        for (const std::size_t i : all) {
+            std::size_t root = i;
+            while (parents[root] != no_line)
+                root = parents[root];
+            inside[root].push_back(i);
         }
-        return result;
+        std::vector<Stop> stops;
+        for (const std::size_t i : outer)
+            stops.push_back(stop_of(lines[i], back_and_forth));
+        for (const Visit& visit : short_tour(stops, from, watch))
+            append(inside[outer[visit.stop]]);
     }
-
- private:
-    using Entry = std::pair<RPoint, std::size_t>;
-    using Tree = bgi::rtree<Entry, bgi::rstar<16>>;
-
-    /// Equal distances go to the line drawn first, so that the order never depends on the tree's inside.
-    std::size_t nearest(Point from) const {
-        std::size_t best = nowhere;
-        double best_distance = 0;
-        for (auto it = open_.qbegin(bgi::nearest(RPoint(from.x, from.y), 4)); it != open_.qend(); ++it) {
-            const double d = geometry::distance({bg::get<0>(it->first), bg::get<1>(it->first)}, from);
-            if (best == nowhere || d < best_distance - 1e-12 || (d < best_distance + 1e-12 && it->second < best)) {
-                best = it->second;
-                best_distance = d;
-            }
-        }
-        return best;
-    }
-
-    std::vector<LineShape> lines_;
-    std::vector<std::size_t> parents_;
-    std::vector<int> children_;
-    Tree open_;
-    const Watch& watch_;
-};
+    return result;
+}
 
 /// As drawn, except that what lies inside a closed line comes right before it.
 std::vector<OrderedLine> drawn_order(std::vector<LineShape> lines) {
     const auto parents = enclosures(lines);
     std::vector<std::vector<std::size_t>> inside(lines.size());
     for (std::size_t i = 0; i < lines.size(); ++i)
-        if (parents[i] != nowhere) inside[parents[i]].push_back(i);
+        if (parents[i] != no_line) inside[parents[i]].push_back(i);
     std::vector<OrderedLine> result;
-    const auto emit = [&](std::size_t i) {
-        auto& line = lines[i].line;
-        if (line.closed) line.points.push_back(line.points.front());
-        result.push_back({std::move(line.points), line.closed, lines[i].motif});
-    };
+    const auto depth = depths(parents);
+    const auto emit = [&](std::size_t i) { result.push_back(begun_at(std::move(lines[i]), 0, depth[i])); };
     // Depth first without recursion: drawings nest as deep as they like.
     std::vector<std::pair<std::size_t, std::size_t>> stack;
     for (std::size_t i = 0; i < lines.size(); ++i) {
-        if (parents[i] != nowhere) continue;
+        if (parents[i] != no_line) continue;
         stack.emplace_back(i, 0);
         while (!stack.empty()) {
             auto& [line, next] = stack.back();
@@ -168,9 +124,52 @@ std::vector<OrderedLine> drawn_order(std::vector<LineShape> lines) {
 
 }  // namespace
 
-std::vector<OrderedLine> order_lines(std::vector<LineShape> lines, PathOrder order, Point from, const Watch& watch) {
-    if (order == PathOrder::as_drawn) return drawn_order(std::move(lines));
-    return NearestNext(std::move(lines), watch).order(from);
+std::vector<std::size_t> enclosures(const std::vector<LineShape>& lines) {
+    std::vector<Box> boxes;
+    std::vector<double> areas;
+    std::vector<std::pair<EBox, std::size_t>> closed;
+    for (std::size_t i = 0; i < lines.size(); ++i) {
+        boxes.push_back(geometry::bounds(lines[i].line));
+        areas.push_back(std::abs(geometry::signed_area(lines[i].line)));
+        const Box& b = boxes.back();
+        if (lines[i].line.closed && areas.back() > 0)
+            closed.emplace_back(EBox({b.left, b.bottom}, {b.right, b.top}), i);
+    }
+    const bgi::rtree<std::pair<EBox, std::size_t>, bgi::rstar<16>> tree(closed);
+    std::vector<std::size_t> parents(lines.size(), no_line);
+    for (std::size_t i = 0; i < lines.size(); ++i) {
+        const Point probe = lines[i].line.points.front();
+        const EBox box({boxes[i].left, boxes[i].bottom}, {boxes[i].right, boxes[i].top});
+        for (auto found = tree.qbegin(bgi::covers(box)); found != tree.qend(); ++found) {
+            const std::size_t other = found->second;
+            if (other == i || (lines[i].line.closed && areas[other] <= areas[i])) continue;
+            if (parents[i] != no_line && areas[other] >= areas[parents[i]]) continue;
+            if (geometry::contains({{lines[other].line}, geometry::FillRule::even_odd}, probe)) parents[i] = other;
+        }
+    }
+    return parents;
+}
+
+std::vector<int> depths(const std::vector<std::size_t>& enclosures) {
+    std::vector<int> depth(enclosures.size(), -1);
+    for (std::size_t i = 0; i < enclosures.size(); ++i) {
+        int steps = 0;
+        for (std::size_t at = enclosures[i]; at != no_line; at = enclosures[at]) {
+            ++steps;
+            if (depth[at] >= 0) {
+                steps += depth[at];
+                break;
+            }
+        }
+        depth[i] = steps;
+    }
+    return depth;
+}
+
+std::vector<OrderedLine> order_lines(std::vector<LineShape> lines, const steps::LineSettings& settings,
+                                     bool back_and_forth, Point from, const Watch& watch) {
+    if (settings.order == steps::LineSettings::Order::as_drawn) return drawn_order(std::move(lines));
+    return shortest_order(std::move(lines), settings.parts, back_and_forth, from, watch);
 }
 
 }  // namespace chalkline::planning

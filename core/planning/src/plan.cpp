@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "fill.hpp"
-#include "path_order.hpp"
+#include "line_work.hpp"
 
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/geometry/combine.hpp>
@@ -8,6 +8,9 @@
 #include <chalkline/planning/time_model.hpp>
 
 #include <algorithm>
+#include <array>
+#include <map>
+#include <tuple>
 #include <utility>
 
 namespace chalkline::planning {
@@ -15,6 +18,8 @@ namespace {
 
 using geometry::Box;
 using geometry::Point;
+using geometry::Polyline;
+using geometry::Transform;
 using machine::MachineProfile;
 using machine::Operation;
 using machine::PowerValue;
@@ -30,26 +35,85 @@ struct StepShapes {
     std::vector<LineShape> lines;
 };
 
-StepShapes shapes_of(const job::Job& job, const job::Step& step) {
+/// Shapes flattened once for all copies of a drawing that lie the same way: a copy is only moved.
+class Flattened {
+ public:
+    /// The shape's lines on the bed. `as_area`: the outline of what a fill covers, whatever overlaps in it.
+    std::vector<Polyline> lines(const job::Motif& motif, std::size_t shape, bool as_area) {
+        const Transform& place = motif.place;
+        const Transform way{place.a, place.b, place.c, place.d, 0, 0};
+        auto [found, fresh] =
+            shelf_.try_emplace({motif.art.get(), shape, as_area, {place.a, place.b, place.c, place.d}});
+        if (fresh) {
+            const art::Shape& drawn = motif.art->shapes[shape];
+            found->second = drawn.path.flatten(way);
+            if (as_area) found->second = geometry::united({{std::move(found->second), drawn.rule}}).rings;
+        }
+        std::vector<Polyline> moved = found->second;
+        for (Polyline& line : moved)
+            for (Point& p : line.points)
+                p = p + Point{place.e, place.f};
+        return moved;
+    }
+
+ private:
+    using Key = std::tuple<const art::Artwork*, std::size_t, bool, std::array<double, 4>>;
+    std::map<Key, std::vector<Polyline>> shelf_;
+};
+
+bool wanted(const PlanOptions& options, const job::Motif& motif) {
+    return !options.only_motifs ||
+           std::find(options.only_motifs->begin(), options.only_motifs->end(), motif.id) != options.only_motifs->end();
+}
+bool wanted(const PlanOptions& options, const job::Step& step) {
+    return !options.only_steps ||
+           std::find(options.only_steps->begin(), options.only_steps->end(), step.id) != options.only_steps->end();
+}
+
+StepShapes shapes_of(const job::Job& job, const job::Step& step, const PlanOptions& options, Flattened& flattened) {
     StepShapes result;
+    if (!wanted(options, step)) return result;
     const bool fills = step.settings.kind == steps::StepKind::engrave;
     for (const job::Motif& motif : job.motifs) {
-        for (const art::Shape& shape : motif.art->shapes) {
-            if (!job::Job::burns(step, motif, shape.ink)) continue;
-            auto lines = shape.path.flatten(motif.place);
+        if (!wanted(options, motif)) continue;
+        const std::size_t first_line = result.lines.size();
+        for (std::size_t i = 0; i < motif.art->shapes.size(); ++i) {
+            if (!job::Job::burns(step, motif, i)) continue;
+            const art::Shape& shape = motif.art->shapes[i];
+            auto lines = flattened.lines(motif, i, !fills && shape.ink.kind == InkKind::fill);
             if (fills) {
                 const Box box = geometry::bounds(lines);
                 result.fills.push_back({{std::move(lines), shape.rule}, box, motif.id});
-            } else {
-                // A fill burned as a line is the outline of its area, whatever overlaps in it.
-                if (shape.ink.kind == InkKind::fill) lines = geometry::united({{std::move(lines), shape.rule}}).rings;
-                for (auto& line : lines) {
-                    if (geometry::length(line) >= shortest_line) result.lines.push_back({std::move(line), motif.id});
-                }
+                continue;
             }
+            for (auto& line : lines)
+                if (geometry::length(line) >= shortest_line) result.lines.push_back({std::move(line), motif.id});
+        }
+        if (result.lines.size() > first_line) apply_marks(motif, result.lines, first_line);
+    }
+    if (!fills) result.lines = beside_the_kerf(std::move(result.lines), step.settings.line);
+    return result;
+}
+
+/// Fills as lines that follow their outlines: the outline itself (`inset` 0), or one inside the other until nothing is
+/// left.
+std::vector<LineShape> contours_of(const std::vector<FillShape>& fills, double inset, double pitch,
+                                   const Watch& watch) {
+    std::map<int, std::vector<geometry::Region>> by_motif;
+    for (const FillShape& fill : fills)
+        by_motif[fill.motif].push_back(fill.region);
+    std::vector<LineShape> lines;
+    for (const auto& [motif, regions] : by_motif) {
+        geometry::Region area = geometry::united(regions);
+        if (inset > 0) area = geometry::grown(area, -inset);
+        while (!area.rings.empty() && !watch.cancelled()) {
+            for (const Polyline& ring : area.rings)
+                if (geometry::length(ring) >= shortest_line) lines.push_back({ring, motif});
+            if (pitch <= 0) break;
+            area = geometry::grown(area, -pitch);
         }
     }
-    return result;
+    return lines;
 }
 
 Box bounds(const StepShapes& shapes) {
@@ -78,63 +142,67 @@ class Builder {
         origin_ = {step, -1, 0};
         speed_ = settings.speed;
         power_ = machine::power_value(settings.power);
-        if (!lit_) add(machine::Beam{machine::BeamMode::following});
-        lit_ = true;
-        if (settings.air != air_) add(machine::Air{settings.air});
+        const auto mode =
+            settings.beam == steps::BeamControl::constant ? machine::BeamMode::constant : machine::BeamMode::following;
+        if (mode_ != mode) add(machine::Beam{mode});
+        mode_ = mode;
+        lower_ = machine_.z_axis ? settings.lower_each_pass.mm() : 0;
+        if (settings.air == air_) return;
+        add(machine::Air{settings.air});
         air_ = settings.air;
+        if (air_ && settings.air_lead > Duration()) add(machine::Dwell{settings.air_lead});
     }
+
+    /// The focus as low as the pass asks.
+    void begin_pass(int pass) {
+        origin_.pass = pass;
+        focus_at(-lower_ * pass);
+    }
+    void end_step() { focus_at(0); }
 
     void end() {
         origin_ = {};
         add(machine::Beam{machine::BeamMode::off});
     }
 
-    void add_line(const OrderedLine& line, int pass) {
-        origin_.motif = line.motif;
-        origin_.pass = pass;
-        travel_to(line.points.front());
-        const auto first = static_cast<std::uint32_t>(plan_.program.points.size());
-        for (std::size_t i = 1; i < line.points.size(); ++i) {
-            const Point to = within_bed(line.points[i]);
-            plan_.program.points.push_back(to);
-            plan_.burn_box.add(to);
-            report_.burn += geometry::distance(at_, to);
-            report_.reached_speed = speed_.mm_per_min();
-            at_ = to;
+    void add_line(const Strokes& line, int motif) {
+        origin_.motif = motif;
+        travel_to(line.from);
+        for (const Stroke& stroke : line.strokes) {
+            if (stroke.lit) plan_.burn_box.add(at_);
+            const auto first = static_cast<std::uint32_t>(plan_.program.points.size());
+            for (const Point point : stroke.points) {
+                const Point to = within_bed(point);
+                plan_.program.points.push_back(to);
+                (stroke.lit ? plan_.burn_box : plan_.move_box).add(to);
+                (stroke.lit ? report_.burn : report_.travel) += geometry::distance(at_, to);
+                at_ = to;
+            }
+            const auto count = static_cast<std::uint32_t>(plan_.program.points.size()) - first;
+            add(machine::Trace{first, count, stroke.lit ? power_ : PowerValue{0}});
         }
-        plan_.burn_box.add(within_bed(line.points.front()));
-        const auto count = static_cast<std::uint32_t>(plan_.program.points.size()) - first;
-        add(machine::Trace{first, count, power_});
     }
 
-    void add_sweep(const SweepLine& line, int pass) {
+    void add_sweep(const SweepLine& line) {
         origin_.motif = line.motif;
-        origin_.pass = pass;
-        travel_to({line.start, line.y});
-        const bool rightwards = line.end > line.start;
+        travel_to(line.start);
         const auto first = static_cast<std::uint32_t>(plan_.program.runs.size());
-        double x = line.start;
+        const double whole = geometry::distance(line.start, line.end);
+        double done = 0;
         const auto run_to = [&](double to, PowerValue power) {
-            const auto length = static_cast<std::uint32_t>(std::llround(std::abs(to - x) * 1000));
+            const auto length = static_cast<std::uint32_t>(std::llround((to - done) * 1000));
             if (length > 0) plan_.program.runs.push_back({length, power});
-            (power > 0 ? report_.burn : report_.travel) += std::abs(to - x);
-            x = to;
+            (power > 0 ? report_.burn : report_.travel) += to - done;
+            done = to;
         };
-        const auto burn = [&](const geometry::Stretch& s) {
-            run_to(rightwards ? s.from : s.to, 0);
-            run_to(rightwards ? s.to : s.from, power_);
-            plan_.burn_box.add(Point{s.from, line.y});
-            plan_.burn_box.add(Point{s.to, line.y});
-        };
-        if (rightwards)
-            std::for_each(line.stretches.begin(), line.stretches.end(), burn);
-        else
-            std::for_each(line.stretches.rbegin(), line.stretches.rend(), burn);
-        run_to(line.end, 0);
-        report_.reached_speed =
-            std::max(report_.reached_speed,
-                     reached_speed(std::abs(line.end - line.start), speed_.mm_per_min(), machine_.acceleration_x));
-        at_ = {line.end, line.y};
+        for (const geometry::Stretch& s : line.stretches) {
+            run_to(s.from, 0);
+            run_to(s.to, power_);
+            for (const double end : {s.from, s.to})
+                plan_.burn_box.add(within_bed(geometry::between(line.start, line.end, end / whole)));
+        }
+        run_to(whole, 0);
+        at_ = within_bed(line.end);
         plan_.move_box.add(at_);
         add(machine::Sweep{at_, first, static_cast<std::uint32_t>(plan_.program.runs.size()) - first});
     }
@@ -154,6 +222,10 @@ class Builder {
         at_ = to;
         plan_.move_box.add(to);
     }
+    void focus_at(double height) {
+        if (height != focus_) add(machine::Focus{height});
+        focus_ = height;
+    }
     template <class Act>
     void add(Act act) {
         plan_.program.operations.push_back({act, speed_, origin_});
@@ -165,45 +237,88 @@ class Builder {
     Speed speed_;
     PowerValue power_ = 0;
     Point at_;
-    bool moved_ = false, lit_ = false, air_ = false;
+    bool moved_ = false, air_ = false;
+    machine::BeamMode mode_ = machine::BeamMode::off;
+    double lower_ = 0, focus_ = 0;
     StepReport report_;
 };
 
-void add_step(Builder& builder, const job::Step& step, StepShapes shapes, const MachineProfile& machine,
-              const PlanOptions& options, const Watch& watch, double& area) {
-    const auto& settings = step.settings;
-    builder.begin_step(step.id, settings);
-    if (settings.kind == steps::StepKind::engrave) {
-        const double pitch = settings.line_pitch.mm();
-        const auto rows =
-            fill_lines(std::move(shapes.fills), pitch, settings.speed.mm_per_min(), machine, builder.at(), watch);
-        for (int pass = 0; pass < settings.passes; ++pass)
+void add_lines(Builder& builder, const steps::StepSettings& settings, std::vector<LineShape> lines, int passes,
+               const Watch& watch) {
+    // With a focus that goes down, all is gone round before the next pass; else each line is finished at once.
+    const bool by_rounds = settings.lower_each_pass > Length();
+    const bool back_and_forth = !by_rounds && passes % 2 == 0;
+    auto ordered = order_lines(std::move(lines), settings.line, back_and_forth, builder.at(), watch);
+    const auto burn = [&](OrderedLine& line, int pass) {
+        builder.begin_pass(pass);
+        builder.add_line(strokes_of(line, settings.line), line.motif);
+        // The next pass of an open line goes back the way it came.
+        if (!line.closed) std::reverse(line.points.begin(), line.points.end());
+    };
+    if (by_rounds) {
+        for (int pass = 0; pass < passes; ++pass)
+            for (OrderedLine& line : ordered)
+                burn(line, pass);
+        return;
+    }
+    for (OrderedLine& line : ordered)
+        for (int pass = 0; pass < passes; ++pass)
+            burn(line, pass);
+}
+
+/// mm² inked by one pass.
+double add_fill(Builder& builder, const steps::StepSettings& settings, const std::vector<FillShape>& fills,
+                const MachineProfile& machine, const Watch& watch) {
+    const double pitch = settings.line_pitch.mm();
+    double area = 0;
+    if (settings.fill.way == steps::FillSettings::Way::contours) {
+        auto lines = contours_of(fills, pitch / 2, pitch, watch);
+        for (const LineShape& line : lines)
+            area += geometry::length(line.line) * pitch;
+        add_lines(builder, settings, std::move(lines), settings.passes, watch);
+    } else {
+        const auto rows = fill_lines(fills, settings, machine, builder.at(), watch);
+        for (int pass = 0; pass < settings.passes; ++pass) {
+            builder.begin_pass(pass);
             for (const SweepLine& row : rows)
-                builder.add_sweep(row, pass);
+                builder.add_sweep(row);
+        }
         for (const SweepLine& row : rows)
             for (const auto& s : row.stretches)
                 area += (s.to - s.from) * pitch;
-        return;
     }
-    for (OrderedLine& line : order_lines(std::move(shapes.lines), options.order, builder.at(), watch)) {
-        for (int pass = 0; pass < settings.passes; ++pass) {
-            builder.add_line(line, pass);
-            // The next pass of an open line goes back the way it came.
-            if (!line.closed) std::reverse(line.points.begin(), line.points.end());
-        }
-    }
+    if (settings.fill.outline_after) add_lines(builder, settings, contours_of(fills, 0, 0, watch), 1, watch);
+    return area;
+}
+
+double add_step(Builder& builder, const job::Step& step, StepShapes shapes, const MachineProfile& machine,
+                const Watch& watch) {
+    const auto& settings = step.settings;
+    builder.begin_step(step.id, settings);
+    double area = 0;
+    if (settings.kind == steps::StepKind::engrave)
+        area = add_fill(builder, settings, shapes.fills, machine, watch);
+    else
+        add_lines(builder, settings, std::move(shapes.lines), settings.passes, watch);
+    builder.end_step();
+    return area;
 }
 
 /// Ends of operations give every step its share of the time.
 void account_times(Plan& plan, const MachineProfile& machine) {
-    plan.finished_at = operation_ends(plan.program, machine);
+    Timing timing = time_of(plan.program, machine);
+    std::map<job::Id, double> took;
     double before = 0;
-    for (std::size_t i = 0; i < plan.finished_at.size(); ++i) {
-        const double took = plan.finished_at[i] - before;
-        before = plan.finished_at[i];
-        for (StepReport& report : plan.steps)
-            if (report.step == plan.program.operations[i].origin.step) report.time += Duration::seconds(took);
+    for (std::size_t i = 0; i < timing.finished_at.size(); ++i) {
+        took[plan.program.operations[i].origin.step] += timing.finished_at[i] - before;
+        before = timing.finished_at[i];
     }
+    for (StepReport& report : plan.steps) {
+        report.time = Duration::seconds(took[report.step]);
+        report.reached_speed = timing.steps[report.step].top_speed;
+        report.limit = timing.steps[report.step].limit;
+    }
+    plan.finished_at = std::move(timing.finished_at);
     plan.total = Duration::seconds(before);
 }
 
@@ -211,11 +326,12 @@ void account_times(Plan& plan, const MachineProfile& machine) {
 
 Result<Plan> plan(const job::Job& job, const MachineProfile& machine, const PlanOptions& options, const Watch& watch) {
     std::vector<StepShapes> all;
+    Flattened flattened;
     Box box;
     for (const job::Step& step : job.steps) {
         if (auto valid = steps::validate(step.settings, machine.top_speed()); !valid)
             return tl::unexpected(valid.error());
-        all.push_back(shapes_of(job, step));
+        all.push_back(shapes_of(job, step, options, flattened));
         box.add(bounds(all.back()));
     }
     if (auto fits = require_on_bed(box, machine); !fits) return tl::unexpected(fits.error());
@@ -225,8 +341,7 @@ Result<Plan> plan(const job::Job& job, const MachineProfile& machine, const Plan
     for (std::size_t i = 0; i < job.steps.size(); ++i) {
         const job::Step& step = job.steps[i];
         if (bounds(all[i]).empty()) continue;
-        double area = 0;
-        add_step(builder, step, std::move(all[i]), machine, options, watch, area);
+        const double area = add_step(builder, step, std::move(all[i]), machine, watch);
         if (watch.cancelled()) return fail(chalkline::error::cancelled);
         StepReport report = builder.take_report();
         report.step = step.id;

@@ -1,4 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "outside.hpp"
+
 #include <chalkline/planning/program_checker.hpp>
 
 #include <charconv>
@@ -56,7 +58,7 @@ std::optional<Words> parse_words(const std::string& text) {
         at = next;
         if (letter == 'G' || letter == 'M') {
             if (!words.add_code(letter == 'M', value)) return {};
-        } else if (std::string_view("XYIJFSP").find(letter) == std::string_view::npos ||
+        } else if (std::string_view("XYZIJFSP").find(letter) == std::string_view::npos ||
                    !words.add_value(letter, value)) {
             return {};
         }
@@ -64,19 +66,9 @@ std::optional<Words> parse_words(const std::string& text) {
     return words;
 }
 
-/// The signed distance a point lies inside a convex counter-clockwise outline; negative outside.
-double depth_inside(const geometry::Polyline& outline, Point p) {
-    double depth = 1e9;
-    for (std::size_t i = 0; i < outline.points.size(); ++i) {
-        const Point a = outline.points[i], b = outline.points[(i + 1) % outline.points.size()];
-        depth = std::min(depth, geometry::cross(b - a, p - a) / geometry::distance(a, b));
-    }
-    return depth;
-}
-
 class Checker {
  public:
-    Checker(const ProgramLimits& limits, std::size_t most) : limits_(limits), most_(most) {}
+    Checker(const ProgramLimits& limits, std::size_t most) : limits_(limits), most_(most), stock_(limits.stock) {}
 
     std::vector<ProgramFault> run(machine::LineSource& lines) {
         while (faults_.size() < most_ && lines.next(line_)) {
@@ -105,7 +97,9 @@ class Checker {
                 return report(fault::unknown_word);
         apply_values(*words);
         const bool moves = words->has('X') || words->has('Y');
-        if (moves && !dwell_)
+        if (words->has('Z'))
+            lift(moves);
+        else if (moves && !dwell_)
             move(*words);
         else
             check_rest();
@@ -196,6 +190,11 @@ class Checker {
         if (mode_ == Mode::constant && power_ > 0) report(fault::beam_at_rest);
     }
 
+    /// The focus moves alone, dark, on machines that can.
+    void lift(bool moves_too) {
+        if (!limits_.machine.z_axis || moves_too || dwell_ || motion_ != 0) report(fault::unknown_word);
+    }
+
     void move(const Words& words) {
         if (!units_set_ || !distance_set_ || !plane_set_) return report(fault::mode_not_set);
         if (motion_ < 0) return report(fault::unknown_word);
@@ -217,7 +216,19 @@ class Checker {
         if (motion_ >= 2) check_arc(from, to, from + Point{word('I').value_or(0), word('J').value_or(0)}, lit);
         at_ = to;
         check_place(to, lit);
-        if (lit && motion_ == 1) check_place(from, lit);
+        if (lit && motion_ == 1) check_line(from, to);
+    }
+
+    /// The start of a lit line, and where the piece has hollows the way as well, a millimetre apart.
+    void check_line(Point from, Point to) {
+        check_place(from, true);
+        if (stock_.convex()) return;
+        const int steps = static_cast<int>(geometry::distance(from, to));
+        for (int i = 1; i < steps; ++i) {
+            const std::size_t before = faults_.size();
+            check_place(geometry::between(from, to, static_cast<double>(i) / steps), true);
+            if (faults_.size() != before) return;
+        }
     }
 
     /// Points along the arc, a degree apart.
@@ -238,12 +249,12 @@ class Checker {
     void check_place(Point p, bool lit) {
         const bool inside = limits_.machine.bed().contains(p, place_slack);
         if (!inside) return report(lit ? fault::beam_off_bed : fault::beyond_limits);
-        if (lit && !limits_.stock.points.empty() && depth_inside(limits_.stock, p) < -place_slack)
-            report(fault::beam_off_stock);
+        if (lit && !limits_.stock.points.empty() && stock_.by(p) > place_slack) report(fault::beam_off_stock);
     }
 
     const ProgramLimits& limits_;
     std::size_t most_;
+    Outside stock_;
     machine::ProgramLine line_;
     std::int64_t number_ = 0;
     std::vector<ProgramFault> faults_;

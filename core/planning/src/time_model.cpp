@@ -3,6 +3,8 @@
 
 #include <algorithm>
 #include <cmath>
+#include <deque>
+#include <limits>
 #include <utility>
 
 namespace chalkline::planning {
@@ -11,141 +13,291 @@ namespace {
 using geometry::Point;
 using machine::MachineProfile;
 
-/// What the axes allow along a direction: the slowest axis decides.
-struct Limits {
-    double rate;          ///< mm/s
+/// One straight move in the controller's queue.
+struct Move {
+    Point way;            ///< of length 1
+    double length;        ///< mm
+    double speed;         ///< mm/s it may go
     double acceleration;  ///< mm/s²
+    double corner;        ///< square of the speed the corner before it allows, mm²/s²
+    double known_at;      ///< s: its line was read
+    std::size_t operation;
+    std::int32_t step;
+    double asked;  ///< mm/s; 0 for dark moves
 };
 
-Limits limits_along(Point direction, const MachineProfile& machine) {
-    const double length = geometry::norm(direction);
-    Limits limits{1e9, 1e9};
-    const auto axis = [&](double part, double rate, double acceleration) {
-        const double share = std::abs(part) / length;
-        if (share < 1e-9) return;
-        limits.rate = std::min(limits.rate, rate / 60 / share);
-        limits.acceleration = std::min(limits.acceleration, acceleration / share);
-    };
-    axis(direction.x, machine.max_rate_x, machine.acceleration_x);
-    axis(direction.y, machine.max_rate_y, machine.acceleration_y);
-    return limits;
+/// The least of what the axes allow along a direction of length 1.
+double along(Point way, double x, double y) {
+    const double by_x = std::abs(way.x) > 1e-9 ? x / std::abs(way.x) : std::numeric_limits<double>::infinity();
+    const double by_y = std::abs(way.y) > 1e-9 ? y / std::abs(way.y) : std::numeric_limits<double>::infinity();
+    return std::min(by_x, by_y);
 }
 
-struct Segment {
-    double length, speed, acceleration;  ///< mm, mm/s, mm/s²
-    Point unit;
-    double entry = 0;  ///< mm/s
-};
-
-double corner_speed(const Segment& a, const Segment& b, double deviation) {
-    const double cosine = -geometry::dot(a.unit, b.unit);
-    if (cosine > 0.999999) return 0;
-    if (cosine < -0.999999) return std::min(a.speed, b.speed);
-    const double half_sine = std::sqrt(0.5 * (1 - cosine));
-    const double speed = std::sqrt(std::min(a.acceleration, b.acceleration) * deviation * half_sine / (1 - half_sine));
-    return std::min({speed, a.speed, b.speed});
+/// Time from one speed to another over a length, as fast as allowed; `top` becomes the highest speed on the way.
+double trapezoid(double length, double speed, double acceleration, double from, double to, double& top) {
+    const double reach = std::sqrt(std::max(0.0, acceleration * length + (from * from + to * to) / 2));
+    top = std::min(speed, reach);
+    const double ramps = (2 * top * top - from * from - to * to) / (2 * acceleration);
+    const double cruise = std::max(0.0, length - ramps);
+    return std::max(0.0, 2 * top - from - to) / acceleration + (top > 0 ? cruise / top : 0);
 }
 
-/// A segment from one speed to another, as fast as allowed.
-double trapezoid_time(const Segment& s, double from, double to) {
-    const double a = s.acceleration;
-    const double peak = std::min(s.speed, std::sqrt(std::max(0.0, (2 * a * s.length + from * from + to * to) / 2)));
-    const double ramps = (2 * peak * peak - from * from - to * to) / (2 * a);
-    const double cruise = std::max(0.0, s.length - ramps);
-    return std::max(0.0, 2 * peak - from - to) / a + (peak > 0 ? cruise / peak : 0);
+/// Characters of a coordinate as the encoder writes it: letter, sign, shortest decimals of whole micrometres.
+int characters(std::int64_t micrometres) {
+    int count = micrometres < 0 ? 2 : 1;
+    const std::int64_t size = std::abs(micrometres), part = size % 1000;
+    std::int64_t whole = size / 1000;
+    if (whole == 0 && part == 0) return count + 1;
+    for (; whole > 0; whole /= 10)
+        ++count;
+    if (part != 0) count += part % 100 == 0 ? 2 : part % 10 == 0 ? 3 : 4;
+    return count;
 }
 
-double chain_time(std::vector<Segment>& segments, double deviation) {
-    const std::size_t n = segments.size();
-    for (std::size_t i = 1; i < n; ++i)
-        segments[i].entry = corner_speed(segments[i - 1], segments[i], deviation);
-    double next = 0;
-    for (std::size_t i = n; i-- > 0;) {
-        auto& s = segments[i];
-        s.entry = std::min(s.entry, std::sqrt(next * next + 2 * s.acceleration * s.length));
-        next = s.entry;
-    }
-    double time = 0;
-    for (std::size_t i = 0; i < n; ++i) {
-        const auto& s = segments[i];
-        double exit = i + 1 < n ? segments[i + 1].entry : 0;
-        exit = std::min(exit, std::sqrt(s.entry * s.entry + 2 * s.acceleration * s.length));
-        if (i + 1 < n) segments[i + 1].entry = exit;
-        time += trapezoid_time(s, s.entry, exit);
-    }
-    return time;
+std::int64_t micrometres(double mm) {
+    return std::llround(mm * 1000);
 }
 
-class Clock {
+/// The queue of moves and the clock.
+class Queue {
  public:
-    Clock(const machine::Program& program, const MachineProfile& machine) : program_(program), machine_(machine) {}
+    Queue(const MachineProfile& machine, Timing& timing)
+        : machine_(machine),
+          timing_(timing),
+          capacity_(static_cast<std::size_t>(std::max(2, machine.planner_blocks))),
+          second_per_byte_(10.0 / machine.baud) {}
 
-    double of(const machine::Operation& operation) {
-        if (const auto* travel = std::get_if<machine::Travel>(&operation.act)) {
-            const Point from = std::exchange(at_, travel->to);
-            if (!std::exchange(known_, true)) return 0;
-            return straight(from, at_, travel->rapid ? 1e9 : operation.speed.mm_per_s());
-        }
-        if (const auto* sweep = std::get_if<machine::Sweep>(&operation.act)) {
-            const Point from = std::exchange(at_, sweep->to);
-            return straight(from, at_, operation.speed.mm_per_s());
-        }
-        if (const auto* trace = std::get_if<machine::Trace>(&operation.act)) return chain(*trace, operation.speed);
-        if (const auto* dwell = std::get_if<machine::Dwell>(&operation.act)) return dwell->time.seconds();
-        return 0;
+    double now() const { return ended_; }
+
+    /// A line with a move to `to`.
+    void move(Point from, Point to, double asked, bool lit, int bytes, std::size_t operation, std::int32_t step) {
+        const double length = geometry::distance(from, to);
+        if (length < 1e-9) return line(bytes);
+        Move move;
+        move.way = (to - from) * (1 / length);
+        move.length = length;
+        move.speed = std::min(asked, along(move.way, machine_.max_rate_x / 60, machine_.max_rate_y / 60));
+        move.acceleration = along(move.way, machine_.acceleration_x, machine_.acceleration_y);
+        move.corner = waiting_.empty() ? 0 : corner(waiting_.back(), move);
+        move.operation = operation;
+        move.step = step;
+        move.asked = lit ? move.speed : 0;
+        if (waiting_.size() >= capacity_) finish_first();
+        move.known_at = std::max(received(bytes), ended_);
+        if (waiting_.size() + 1 < capacity_) move.known_at = received_;
+        unread_.back().second = move.known_at;
+        waiting_.push_back(move);
+    }
+
+    /// A line that moves nothing.
+    void line(int bytes) {
+        received(bytes);
+        unread_.back().second = received_;
+    }
+
+    /// A line that is carried out when everything before it is done.
+    void wait(int bytes, double seconds) {
+        line(bytes);
+        drain();
+        ended_ = std::max(ended_, received_) + seconds;
+        unread_.back().second = ended_;
+        received_ = std::max(received_, ended_ - seconds);
+    }
+
+    void drain() {
+        while (!waiting_.empty())
+            finish_first();
+        speed_ = 0;
     }
 
  private:
-    double straight(Point from, Point to, double speed) const {
-        const double length = geometry::distance(from, to);
-        if (length <= 0) return 0;
-        const Limits limits = limits_along(to - from, machine_);
-        return straight_time(length, std::min(speed, limits.rate) * 60, limits.acceleration);
+    /// When a line of so many bytes has come: its bytes follow the last one's as soon as the receive buffer has room.
+    double received(int bytes) {
+        double from = received_;
+        in_buffer_ += bytes;
+        while (in_buffer_ > machine_.receive_buffer - 1 && unread_.size() > 1) {
+            from = std::max(from, unread_.front().second);
+            in_buffer_ -= unread_.front().first;
+            unread_.pop_front();
+        }
+        received_ = from + bytes * second_per_byte_;
+        unread_.emplace_back(bytes, received_);
+        return received_;
     }
-    double chain(const machine::Trace& trace, Speed speed) {
-        segments_.clear();
+
+    double corner(const Move& a, const Move& b) const {
+        const double cosine = geometry::dot(a.way, b.way);
+        const double slower = std::min(a.speed, b.speed);
+        if (cosine > 0.999999) return slower * slower;
+        if (cosine < -0.999999) return 0;
+        const Point turn = b.way - a.way;
+        const double bend = along(turn * (1 / geometry::norm(turn)), machine_.acceleration_x, machine_.acceleration_y);
+        const double half_sine = std::sqrt(0.5 * (1 + cosine));
+        const double speed = bend * machine_.junction_deviation * half_sine / (1 - half_sine);
+        return std::min(slower * slower, speed);
+    }
+
+    /// Carries out the first of the queue with what is known behind it.
+    void finish_first() {
+        const Move& move = waiting_.front();
+        const double start = std::max(ended_, move.known_at);
+        const bool late = move.known_at > ended_ + 1e-9 && any_;
+        if (move.known_at > ended_) speed_ = 0;
+        any_ = true;
+        // The speed at its end: as fast as the corners ahead and the end of what is known allow.
+        const double likely_end = start + move.length / move.speed;
+        double exit = 0, braking = 0;
+        bool blind = true;
+        for (std::size_t i = 1; i < waiting_.size() && waiting_[i].known_at <= likely_end; ++i) {
+            const Move& next = waiting_[i];
+            const double through = next.corner + braking;
+            if (i == 1 || through < exit) exit = through;
+            braking += 2 * next.acceleration * next.length;
+            blind = braking < exit;
+            if (!blind) break;
+        }
+        if (blind) exit = braking;
+        exit =
+            std::sqrt(std::min({exit, move.speed * move.speed, speed_ * speed_ + 2 * move.acceleration * move.length}));
+        double top = 0;
+        ended_ = start + trapezoid(move.length, move.speed, move.acceleration, speed_, exit, top);
+        speed_ = exit;
+        timing_.finished_at[move.operation] = ended_;
+        if (move.asked > 0) account(move, top, late, blind && waiting_.size() > 2);
+        waiting_.pop_front();
+    }
+
+    void account(const Move& move, double top, bool late, bool blind) {
+        StepPace& pace = timing_.steps[move.step];
+        pace.top_speed = std::max(pace.top_speed, top * 60);
+        auto& way = ways_[move.step];
+        way.all += move.length;
+        if (late) way.late += 1;
+        way.moves += 1;
+        if (top < move.asked * 0.99 && blind) way.blind += move.length;
+        pace.limit = pace.top_speed >= move.asked * 60 * 0.99 ? SpeedLimit::none
+                     : way.late > way.moves * 0.05            ? SpeedLimit::link
+                     : way.blind > way.all * 0.5              ? SpeedLimit::lookahead
+                                                              : SpeedLimit::acceleration;
+    }
+
+    struct Way {
+        double all = 0, blind = 0, late = 0, moves = 0;
+    };
+
+    const MachineProfile& machine_;
+    Timing& timing_;
+    std::size_t capacity_;
+    double second_per_byte_;
+    std::deque<Move> waiting_;
+    std::deque<std::pair<int, double>> unread_;  ///< lines in the receive buffer: bytes, and when they are read
+    int in_buffer_ = 0;
+    double received_ = 0, ended_ = 0, speed_ = 0;
+    bool any_ = false;
+    std::map<std::int32_t, Way> ways_;
+};
+
+/// Reads a program move by move.
+class Clock {
+ public:
+    Clock(const machine::Program& program, const MachineProfile& machine, Timing& timing)
+        : program_(program), machine_(machine), timing_(timing), queue_(machine, timing) {}
+
+    void run() {
+        constexpr int opening = 24;  // bytes of the lines before the first operation
+        queue_.wait(opening, 0);
+        timing_.finished_at.assign(program_.operations.size(), 0);
+        for (index_ = 0; index_ < program_.operations.size(); ++index_) {
+            operation_ = &program_.operations[index_];
+            std::visit([this](const auto& act) { take(act); }, operation_->act);
+        }
+        queue_.drain();
+        // Operations that move nothing are done with the one before.
+        double done = 0;
+        for (double& end : timing_.finished_at)
+            done = end = std::max(end, done);
+    }
+
+ private:
+    void wait(int bytes, double seconds) {
+        queue_.wait(bytes, seconds);
+        timing_.finished_at[index_] = queue_.now();
+    }
+    void take(const machine::Dwell& dwell) { wait(8, dwell.time.seconds()); }
+    void take(const machine::Air&) { wait(3, 0); }
+    void take(const machine::Beam&) { wait(5, 0); }
+    void take(const machine::Focus&) { wait(8, 0); }
+
+    void take(const machine::Travel& travel) {
+        const int bytes = 3 + characters(micrometres(travel.to.x)) + characters(micrometres(travel.to.y));
+        if (std::exchange(known_, true))
+            queue_.move(at_, travel.to, travel.rapid ? 1e9 : operation_->speed.mm_per_s(), false, bytes, index_,
+                        operation_->origin.step);
+        else
+            queue_.line(bytes);
+        at_ = travel.to;
+    }
+
+    void take(const machine::Trace& trace) {
         for (std::uint32_t i = 0; i < trace.count; ++i) {
             const Point to = program_.points[trace.first + i];
-            const double length = geometry::distance(at_, to);
-            if (length > 0) {
-                const Limits limits = limits_along(to - at_, machine_);
-                segments_.push_back(
-                    {length, std::min(speed.mm_per_s(), limits.rate), limits.acceleration, (to - at_) * (1 / length)});
-            }
+            int bytes = i == 0 ? 12 : 1;
+            if (micrometres(to.x) != micrometres(at_.x)) bytes += characters(micrometres(to.x));
+            if (micrometres(to.y) != micrometres(at_.y)) bytes += characters(micrometres(to.y));
+            queue_.move(at_, to, operation_->speed.mm_per_s(), trace.power > 0, bytes, index_, operation_->origin.step);
             at_ = to;
         }
-        return chain_time(segments_, machine_.junction_deviation);
+    }
+
+    void take(const machine::Sweep& sweep) {
+        const double whole = geometry::distance(at_, sweep.to);
+        if (whole <= 0) return;
+        const Point from = at_, way = (sweep.to - from) * (1 / whole);
+        const double speed = operation_->speed.mm_per_s();
+        std::int64_t done = 0;
+        machine::PowerValue power = 0;
+        for (std::uint32_t i = 0; i < sweep.count; ++i) {
+            const machine::Run& run = program_.runs[sweep.first + i];
+            done += run.micrometres;
+            const Point to = from + way * (static_cast<double>(done) / 1000);
+            int bytes = i == 0 ? 8 : 1;
+            // Within a row differences are sent, of the axes that change.
+            const double length = run.micrometres;
+            if (std::abs(way.x) > 1e-9) bytes += characters(std::llround(length * way.x));
+            if (std::abs(way.y) > 1e-9) bytes += characters(std::llround(length * way.y));
+            if (run.power != power) bytes += run.power == 0 ? 2 : 4;
+            power = run.power;
+            queue_.move(at_, to, speed, run.power > 0, bytes, index_, operation_->origin.step);
+            at_ = to;
+        }
+        at_ = sweep.to;
     }
 
     const machine::Program& program_;
     const MachineProfile& machine_;
+    Timing& timing_;
+    Queue queue_;
+    std::size_t index_ = 0;
+    const machine::Operation* operation_ = nullptr;
     Point at_;
     bool known_ = false;
-    std::vector<Segment> segments_;
 };
 
 }  // namespace
 
 double straight_time(double length, double speed, double acceleration) {
-    return trapezoid_time({length, speed / 60, acceleration, {}}, 0, 0);
-}
-
-double reached_speed(double length, double speed, double acceleration) {
-    return std::min(speed, 60 * std::sqrt(std::max(0.0, acceleration * length)));
+    double top = 0;
+    return trapezoid(length, speed / 60, acceleration, 0, 0, top);
 }
 
 double run_up_length(double speed, double acceleration) {
     return speed / 60 * (speed / 60) / (2 * acceleration);
 }
 
-std::vector<double> operation_ends(const machine::Program& program, const MachineProfile& machine) {
-    std::vector<double> ends;
-    ends.reserve(program.operations.size());
-    Clock clock(program, machine);
-    double now = 0;
-    for (const auto& operation : program.operations)
-        ends.push_back(now += clock.of(operation));
-    return ends;
+Timing time_of(const machine::Program& program, const MachineProfile& machine) {
+    Timing timing;
+    Clock(program, machine, timing).run();
+    return timing;
 }
 
 }  // namespace chalkline::planning

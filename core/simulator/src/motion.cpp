@@ -111,8 +111,10 @@ double Motion::run(double seconds, bool hold, const Trail& trail) {
         double wanted = 0;
         if (!hold) {
             const double exit = blocks_.size() > 1 ? blocks_[1].entry : 0;
-            const double left = std::max(0.0, block.length - speed_ * dt / 2);
-            wanted = std::min(block.nominal, std::sqrt(exit * exit + 2 * a * left));
+            // The fastest speed after this step from which the way left is just enough to brake to the exit speed.
+            const double half = a * dt / 2;
+            const double room = std::max(0.0, exit * exit + 2 * a * (block.length - speed_ * dt / 2) + half * half);
+            wanted = std::min(block.nominal, std::sqrt(room) - half);
         }
         // A tiny least speed lets the last micrometre of a block end.
         double next = std::clamp(wanted, speed_ - a * dt, speed_ + a * dt);

@@ -40,6 +40,33 @@ StepSettings starting_point(StepKind kind) {
     return settings;
 }
 
+namespace {
+
+/// The key of the first detail of fill or line that no machine could burn; null when all are well.
+const char* first_wrong_detail(const StepSettings& s) {
+    const auto within = [](double value, double least, double most) { return value >= least && value <= most; };
+    const FillSettings& fill = s.fill;
+    const LineSettings& line = s.line;
+    if (!within(s.lower_each_pass.mm(), 0, 20)) return "lower_each_pass_mm";
+    if (!within(s.air_lead.seconds(), 0, 60)) return "air_lead_s";
+    if (!within(fill.angle, -360, 360)) return "angle_deg";
+    if (fill.run_up && !within(fill.run_up->mm(), 0, 200)) return "run_up_mm";
+    if (!within(fill.shift.mm(), -5, 5)) return "shift_mm";
+    if (!within(line.kerf.mm(), 0, 5)) return "kerf_mm";
+    if (!within(line.lead_in.mm(), 0, 50)) return "lead_in_mm";
+    if (!within(line.overcut.mm(), 0, 50)) return "overcut_mm";
+    if (!within(line.bridges, 0, 100)) return "bridges";
+    if (!within(line.bridge_width.mm(), 0.05, 50)) return "bridge_width_mm";
+    if (!within(line.perforation_burn.mm(), 0, 1000)) return "perforation_burn_mm";
+    if (!within(line.perforation_gap.mm(), 0, 1000)) return "perforation_gap_mm";
+    // Shorter than this no controller keeps up with, and a line of a metre would be millions of moves.
+    if (line.perforated() && line.perforation_burn + line.perforation_gap < Length::mm(0.05))
+        return "perforation_burn_mm";
+    return nullptr;
+}
+
+}  // namespace
+
 Result<void> validate(const StepSettings& settings, Speed top_speed) {
     const double power = settings.power.percent(), speed = settings.speed.mm_per_min();
     if (!(power >= 0 && power <= 100))
@@ -49,6 +76,9 @@ Result<void> validate(const StepSettings& settings, Speed top_speed) {
                                                 {"top", format_speed(top_speed, SpeedUnit::mm_per_min)}});
     if (settings.passes < 1 || settings.passes > most_passes)
         return fail(error::passes_out_of_range, {{"passes", std::to_string(settings.passes)}});
+    if (settings.low_power && !(settings.low_power->percent() >= 0 && *settings.low_power <= settings.power))
+        return fail(error::power_out_of_range, {{"power", format_power(*settings.low_power)}});
+    if (const char* wrong = first_wrong_detail(settings)) return fail(error::setting_out_of_range, {{"what", wrong}});
     if (!(settings.line_pitch >= finest_pitch && settings.line_pitch <= coarsest_pitch))
         return fail(error::pitch_out_of_range, {{"pitch", format_length(settings.line_pitch, LengthUnit::mm)}});
     return {};

@@ -160,13 +160,13 @@ TEST_CASE("a motif sent to a step burns there whatever its inks say, until it is
     const Ink ink = job.motifs[0].art->shapes[0].ink;
     job = route_ink(job, ink, score).value();
     job = send_to_step(job, {2}, cut).value();
-    CHECK(Job::burns(*job.step(score), job.motifs[0], ink));
-    CHECK_FALSE(Job::burns(*job.step(score), job.motifs[1], ink));
-    CHECK(Job::burns(*job.step(cut), job.motifs[1], ink));
+    CHECK(Job::burns(*job.step(score), job.motifs[0], 0));
+    CHECK_FALSE(Job::burns(*job.step(score), job.motifs[1], 0));
+    CHECK(Job::burns(*job.step(cut), job.motifs[1], 0));
     CHECK(job.has_work(*job.step(cut)));
     CHECK(routed_inks(job)[0].shapes == 1);
     job = remove_step(job, cut).value();
-    CHECK(Job::burns(*job.step(score), job.motifs[1], ink));
+    CHECK(Job::burns(*job.step(score), job.motifs[1], 0));
     CHECK(send_to_step(job, {2}, 99).error().code == job::error::unknown_step);
 }
 

@@ -34,6 +34,13 @@ job::Job plate() {
     return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value().job;
 }
 
+using Order = steps::LineSettings::Order;
+job::Job in_order(job::Job job, Order order) {
+    for (job::Step& step : job.steps)
+        step.settings.line.order = order;
+    return job;
+}
+
 /// Burned chains in order, each with its motif's or step's origin.
 std::vector<std::vector<Point>> traces(const machine::Program& program) {
     std::vector<std::vector<Point>> result;
@@ -131,8 +138,8 @@ TEST_CASE("inside comes before outside, whatever lies nearer") {
             shapes.erase(shapes.begin() + static_cast<std::ptrdiff_t>(i));
         }
         const auto job = job_of("<g fill='none' stroke='#f00'>" + inside + "</g>");
-        for (const auto order : {PathOrder::nearest, PathOrder::as_drawn}) {
-            const auto lines = traces(plan(job, {}, {order}).value().program);
+        for (const auto order : {Order::shortest, Order::as_drawn}) {
+            const auto lines = traces(plan(in_order(job, order), {}).value().program);
             RC_ASSERT(lines.size() == 7u);
             for (std::size_t i = 1; i < lines.size(); ++i) {
                 geometry::Box before, now;
@@ -151,7 +158,7 @@ TEST_CASE("the nearest comes next and nothing is burned twice") {
     for (const int i : {7, 2, 9, 0, 5, 3, 8, 1, 6, 4})
         inside += "<path d='M" + std::to_string(20 + 30 * i) + " 50 v10'/>";
     const auto job = job_of("<g fill='none' stroke='#f00'>" + inside + "</g>");
-    const Plan near = plan(job, {}).value(), drawn = plan(job, {}, {PathOrder::as_drawn}).value();
+    const Plan near = plan(job, {}).value(), drawn = plan(in_order(job, Order::as_drawn), {}).value();
     CHECK(traces(near.program).size() == 10);
     CHECK(near.burn == Approx(100));
     CHECK(near.travel < drawn.travel / 2);

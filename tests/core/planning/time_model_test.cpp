@@ -49,8 +49,6 @@ TEST_CASE("a straight move is a trapezoid or a triangle") {
     CHECK(straight_time(1, 6000, 1000) == Approx(2 * std::sqrt(1.0 / 1000)));
     CHECK(straight_time(0, 6000, 1000) == 0);
     CHECK(run_up_length(6000, 1000) == Approx(5));
-    CHECK(reached_speed(1, 6000, 1000) == Approx(60 * std::sqrt(1000.0)));
-    CHECK(reached_speed(1000, 6000, 1000) == 6000);
 }
 
 TEST_CASE("longer takes longer, faster never takes longer") {
@@ -67,19 +65,19 @@ TEST_CASE("corners cost time, a straight line cut in pieces does not") {
     for (int i = 1; i <= 100; ++i)
         pieces.push_back({static_cast<double>(i), 0});
     const machine::MachineProfile machine = homeless();
-    const double whole = operation_ends(chain({{100, 0}}, 3000), machine).back();
-    CHECK(operation_ends(chain(pieces, 3000), machine).back() == Approx(whole).epsilon(1e-6));
+    const double whole = time_of(chain({{100, 0}}, 3000), machine).finished_at.back();
+    CHECK(time_of(chain(pieces, 3000), machine).finished_at.back() == Approx(whole).epsilon(1e-3));
     std::vector<Point> zigzag;
     for (int i = 1; i <= 100; ++i)
         zigzag.push_back({static_cast<double>(i), i % 2 != 0 ? 1.0 : 0.0});
-    CHECK(operation_ends(chain(zigzag, 3000), machine).back() > 2 * whole);
+    CHECK(time_of(chain(zigzag, 3000), machine).finished_at.back() > 2 * whole);
 }
 
 TEST_CASE("each axis keeps to its own limits") {
     machine::MachineProfile machine = homeless();
     machine.max_rate_y = 600;
-    CHECK(operation_ends(chain({{0, 100}}, 6000), machine).back() > 10);
-    CHECK(operation_ends(chain({{100, 0}}, 6000), machine).back() < 2);
+    CHECK(time_of(chain({{0, 100}}, 6000), machine).finished_at.back() > 10);
+    CHECK(time_of(chain({{100, 0}}, 6000), machine).finished_at.back() < 2);
 }
 
 TEST_CASE("chains of all kinds take on the simulated machine what the model says") {
@@ -96,8 +94,9 @@ TEST_CASE("chains of all kinds take on the simulated machine what the model says
         tiny.push_back({i * 0.1, std::sin(i * 0.1) + 1});
     for (const auto& points : {circle, zigzag, square, tiny}) {
         const auto program = chain(points, 3000);
-        const double model = operation_ends(program, homeless()).back();
-        CHECK(model == Approx(measured(program)).epsilon(0.06).margin(0.06));
+        const double model = time_of(program, homeless()).finished_at.back();
+        CAPTURE(points.size());
+        CHECK(model == Approx(measured(program)).epsilon(0.02).margin(0.02));
     }
 }
 
@@ -107,9 +106,9 @@ TEST_CASE("dwells and dark moves count, the unknown way to the first place does 
                           {machine::Dwell{Duration::seconds(2)}, {}, {}},
                           {machine::Travel{{200, 200}, true}, {}, {}},
                           {machine::Travel{{190, 200}, false}, Speed::mm_per_min(600), {}}};
-    const auto ends = operation_ends(program, homeless());
+    const auto ends = time_of(program, homeless()).finished_at;
     CHECK(ends[0] == 0);
-    CHECK(ends[1] == Approx(2));
-    CHECK(ends[2] - ends[1] == Approx(straight_time(100, 12000, 1200)));
+    CHECK(ends[1] == Approx(2).margin(0.005));
+    CHECK(ends[2] - ends[1] == Approx(straight_time(100, 12000, 1200)).epsilon(0.02));
     CHECK(ends[3] - ends[2] == Approx(1).epsilon(0.02));
 }

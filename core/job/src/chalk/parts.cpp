@@ -99,14 +99,13 @@ Json to_json(const std::vector<Ink>& inks) {
 
 Json to_json(const Step& step) {
     const auto& s = step.settings;
-    Json json{{"id", step.id},
-              {"kind", std::string(steps::to_text(s.kind))},
-              {"power", s.power.percent()},
-              {"speed", s.speed.mm_per_min()},
-              {"passes", s.passes},
-              {"air", s.air},
-              {"line_pitch_mm", s.line_pitch.mm()},
-              {"inks", to_json(step.inks)}};
+    Json json{{"id", step.id}};
+    json.update(settings_to_json(s));
+    if (!step.on) json["on"] = false;
+    if (!step.note.empty()) json["note"] = step.note;
+    for (const auto& [key, text] : step.typed)
+        json["typed"][key] = text;
+    json["inks"] = to_json(step.inks);
     add_unknown(json, step.unknown);
     return json;
 }
@@ -138,19 +137,33 @@ std::vector<Ink> inks_from_json(const Json& list) {
 Step step_from_json(const Json& json) {
     Step step;
     step.id = json.at("id");
-    const auto kind = steps::parse_kind(json.at("kind").get<std::string>());
-    if (!kind) throw std::invalid_argument("kind " + json.at("kind").dump());
-    step.settings.kind = *kind;
-    step.settings.power = Power::percent(json.at("power"));
-    step.settings.speed = Speed::mm_per_min(json.at("speed"));
-    step.settings.passes = json.at("passes");
-    step.settings.air = json.at("air");
-    step.settings.line_pitch = Length::mm(json.at("line_pitch_mm"));
+    step.settings = settings_from_json(json);
+    step.on = json.value("on", true);
+    step.note = json.value("note", "");
+    const Json typed = json.value("typed", Json::object());
+    for (const auto& [key, text] : typed.items())
+        step.typed[key] = text.get<std::string>();
     step.inks = inks_from_json(json.at("inks"));
     constexpr Speed any_machine = Speed::mm_per_min(1e7);
     if (!steps::validate(step.settings, any_machine)) throw std::invalid_argument("step " + std::to_string(step.id));
-    step.unknown = unknown_keys(json, {"id", "kind", "power", "speed", "passes", "air", "line_pitch_mm", "inks"});
+    step.unknown =
+        unknown_keys(json, {"id", "kind", "power", "low_power", "speed", "passes", "lower_each_pass_mm", "air",
+                            "air_lead_s", "beam", "line_pitch_mm", "fill", "line", "on", "note", "typed", "inks"});
     return step;
+}
+
+Json to_json(const PathMark& mark) {
+    const char* kind = mark.kind == PathMark::Kind::bridge      ? "bridge"
+                       : mark.kind == PathMark::Kind::backwards ? "backwards"
+                                                                : "start";
+    return {{"kind", kind}, {"on_page_mm", json_of(mark.on_page)}};
+}
+
+PathMark path_mark_from_json(const Json& json) {
+    PathMark mark{PathMark::Kind::start, point_from_json(json.at("on_page_mm"))};
+    if (json.at("kind") == "bridge") mark.kind = PathMark::Kind::bridge;
+    if (json.at("kind") == "backwards") mark.kind = PathMark::Kind::backwards;
+    return mark;
 }
 
 Json to_json(const MarkedPlace& marked) {

@@ -14,6 +14,9 @@ using Json = nlohmann::ordered_json;
 
 Json to_json(const std::vector<Ink>& inks);
 std::vector<Ink> inks_from_json(const Json& list);
+/// All of a step but what it burns; settings at rest are left out.
+Json settings_to_json(const steps::StepSettings& settings);
+steps::StepSettings settings_from_json(const Json& json);
 Json to_json(const Step& step);
 Step step_from_json(const Json& json);
 Json to_json(const Stock& stock);
@@ -24,6 +27,8 @@ art::Design design_from_json(const Json& json);
 Json to_json(const art::ReadOptions& options);
 art::ReadOptions read_options_from_json(const Json& json);
 geometry::Transform transform_from_json(const Json& json);
+Json to_json(const PathMark& mark);
+PathMark path_mark_from_json(const Json& json);
 Json to_json(const MarkedPlace& marked);
 MarkedPlace marked_from_json(const Json& json);
 

@@ -14,6 +14,10 @@ Region united(const std::vector<Region>& regions);
 /// The area inside both, as clean rings.
 Region intersection(const Region& a, const Region& b);
 
+/// The area grown by `by` mm (shrunk when negative) with round corners, as clean rings like `united`'s. Round parts
+/// stay within `tolerance` of the true arc. Nothing is left of what is narrower than twice the shrinking.
+Region grown(const Region& region, double by, double tolerance = 0.005);
+
 /// The parts of the lines inside the region, in no particular order. A closed line that lies wholly inside stays
 /// closed; one that is cut becomes open pieces.
 std::vector<Polyline> parts_inside(const std::vector<Polyline>& lines, const Region& region);

@@ -40,6 +40,21 @@ Job place_art(Job job, geometry::Point lower_left);
 
 /// Sends an ink to one step alone.
 Result<Job> route_ink(Job job, const Ink& ink, Id step);
+/// Sends an ink to a step too: one ink may feed several steps, such as a fill and then its outline.
+Result<Job> also_route_ink(Job job, const Ink& ink, Id step);
+/// Takes an ink out of one step.
+Result<Job> take_ink_from(Job job, const Ink& ink, Id step);
+/// One shape of a motif burns in this step alone; nothing: its ink decides again. Errors: unknown_motif (a shape that
+/// is not there counts as one), unknown_step.
+Result<Job> send_object(Job job, Id motif, std::size_t shape, std::optional<Id> step);
+/// The same with a new step, with the settings of the one that burned it, right after that.
+Result<Job> give_own_step(Job job, Id motif, std::size_t shape);
+/// Says something about the line of the motif that is nearest to a place of the bed.
+Result<Job> mark_path(Job job, Id motif, PathMark::Kind kind, geometry::Point on_bed);
+Result<Job> clear_path_marks(Job job, Id motif);
+/// An idle step (`on` false) keeps its place and its inks.
+Result<Job> turn_step(Job job, Id step, bool on);
+Result<Job> note_step(Job job, Id step, const std::string& note);
 /// Takes an ink out of every step and marks it as knowingly not burned.
 Job leave_out(Job job, const Ink& ink);
 
@@ -47,6 +62,8 @@ Job leave_out(Job job, const Ink& ink);
 Job add_step(Job job, steps::StepKind kind);
 Result<Job> remove_step(Job job, Id step);
 Result<Job> change_settings(Job job, Id step, const steps::StepSettings& settings, Speed top_speed);
+/// Keeps the words a value was typed with; empty words forget them.
+Result<Job> keep_typed(Job job, Id step, const std::string& key, const std::string& words);
 /// Puts the step at a place of the run sheet, counted from 0 (clamped).
 Result<Job> move_step(Job job, Id step, int place);
 /// Engrave before score before cut; the order within a kind stays.

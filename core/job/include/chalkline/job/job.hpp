@@ -6,6 +6,7 @@
 #include <chalkline/geometry/region.hpp>
 #include <chalkline/steps/step_settings.hpp>
 
+#include <map>
 #include <memory>
 #include <optional>
 #include <string>
@@ -17,15 +18,36 @@ namespace chalkline::job {
 using Id = int;
 using Ids = std::vector<Id>;
 
+/// Something said about one place of a motif's lines: the line nearest to it is meant.
+struct PathMark {
+    enum class Kind {
+        start,      ///< the line begins here, in the direction it is drawn
+        backwards,  ///< the same, against it
+        bridge      ///< a place left uncut
+    };
+    Kind kind = Kind::start;
+    geometry::Point on_page;  ///< mm on the motif's page
+    bool operator==(const PathMark&) const = default;
+};
+
+/// One shape of a motif that burns in a step of its own, whatever its ink says.
+struct OwnStep {
+    std::size_t shape = 0;  ///< index into the artwork's shapes
+    Id step = 0;
+    bool operator==(const OwnStep&) const = default;
+};
+
 /// One placed piece of artwork.
 struct Motif {
     Id id = 0;
     std::shared_ptr<const art::Artwork> art;
-    geometry::Transform place;  ///< art page (mm) to bed (mm)
-    Id group = 0;               ///< motifs of one group are chosen and moved together; 0: none
-    bool locked = false;        ///< stays where it is
-    std::optional<Id> step{};   ///< all of it burns in this step, whatever its inks say
-    std::string unknown{};      ///< keys of the file this version does not know, as a JSON object; empty: none
+    geometry::Transform place;       ///< art page (mm) to bed (mm)
+    Id group = 0;                    ///< motifs of one group are chosen and moved together; 0: none
+    bool locked = false;             ///< stays where it is
+    std::optional<Id> step{};        ///< all of it burns in this step, whatever its inks say
+    std::vector<OwnStep> objects{};  ///< ascending by shape; they come before `step` and the inks
+    std::vector<PathMark> marks{};
+    std::string unknown{};  ///< keys of the file this version does not know, as a JSON object; empty: none
 };
 
 /// One layer of power and speed and the inks it burns.
@@ -33,6 +55,10 @@ struct Step {
     Id id = 0;
     steps::StepSettings settings;
     std::vector<Ink> inks;
+    bool on = true;      ///< off: it keeps its place and its inks and burns nothing
+    std::string note{};  ///< for whoever burns it
+    /// How a value was typed where that says more than its number ("30 %" of the fastest speed), by the value's key.
+    std::map<std::string, std::string> typed{};
     std::string unknown{};  ///< as in Motif
     bool operator==(const Step&) const = default;
 };
@@ -87,17 +113,21 @@ struct Job {
     /// The motif added last. REQUIRES: there is one.
     Id last_motif() const { return motifs.back().id; }
     const Step* step(Id id) const;
-    /// Some ink or motif is sent to the step.
+    /// Some ink, motif or object is sent to the step.
     bool has_work(const Step& step) const;
-    /// The step burns what the motif paints with the ink.
-    static bool burns(const Step& step, const Motif& motif, const Ink& ink);
+    /// The shape is sent to the step, which may be off.
+    static bool sent(const Step& step, const Motif& motif, std::size_t shape);
+    /// The same, and the step is on.
+    static bool burns(const Step& step, const Motif& motif, std::size_t shape) {
+        return step.on && sent(step, motif, shape);
+    }
 };
 
 /// One ink of the whole job: in how many shapes, and where it goes.
 struct RoutedInk {
     Ink ink;
     int shapes = 0;
-    std::optional<Id> step;  ///< the first step that burns it
+    Ids steps;  ///< those it is sent to, in run order
     bool left_out = false;
 };
 

@@ -47,6 +47,7 @@ class Encoder : public LineSource {
     void encode(const Sweep& sweep, Speed speed);
     std::vector<std::string> absolute_row(const Sweep& sweep, std::string head) const;
     std::vector<std::string> relative_row(const Sweep& sweep, std::string head) const;
+    void darken_at_rest();
     std::string motion(int code);
     std::string power_word(PowerValue power, PowerValue& last) const;
     std::string feed_word(Speed speed);

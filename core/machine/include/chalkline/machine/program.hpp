@@ -35,7 +35,8 @@ struct Travel {
     geometry::Point to;
     bool rapid = true;
 };
-/// A burned chain of lines from the current place through points [first, first + count) of the program.
+/// A chain of lines from the current place through points [first, first + count) of the program; with power 0 it is
+/// dark, as a bridge is.
 struct Trace {
     std::uint32_t first, count;
     PowerValue power;
@@ -61,8 +62,13 @@ struct Beam {
     BeamMode mode;
 };
 
+/// The focus goes to this height above where it was set, mm; dark, on machines with a Z axis.
+struct Focus {
+    double height;
+};
+
 struct Operation {
-    std::variant<Travel, Trace, Sweep, Dwell, Air, Beam> act;
+    std::variant<Travel, Trace, Sweep, Dwell, Air, Beam, Focus> act;
     Speed speed;  ///< of traces, sweeps and slow travels
     Origin origin;
 };

@@ -5,7 +5,9 @@
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/machine/program.hpp>
+#include <chalkline/planning/time_model.hpp>
 
+#include <optional>
 #include <vector>
 
 namespace chalkline::planning {
@@ -15,11 +17,9 @@ inline constexpr std::string_view off_bed = "planning.off-bed";
 inline constexpr std::string_view nothing_to_burn = "planning.nothing-to-burn";
 }  // namespace error
 
-/// How paths are put in order inside a step.
-enum class PathOrder { nearest, as_drawn };
-
 struct PlanOptions {
-    PathOrder order = PathOrder::nearest;
+    std::optional<job::Ids> only_steps{};   ///< these alone are burned
+    std::optional<job::Ids> only_motifs{};  ///< of these alone
 };
 
 /// What one step comes to.
@@ -29,6 +29,7 @@ struct StepReport {
     double burn = 0, travel = 0;  ///< mm, all passes
     double area = 0;              ///< mm² inked by the scan lines of one pass; 0 for lines
     double reached_speed = 0;     ///< highest speed reached while burning, mm/min
+    SpeedLimit limit = SpeedLimit::none;
 };
 
 /// A program and what is known of it before it burns.
@@ -41,8 +42,8 @@ struct Plan {
     std::vector<double> finished_at;  ///< per operation: seconds from the start until it is done
 };
 
-/// The whole job as one program: steps in run order; in a step inside before outside and the nearest next; areas as
-/// scan lines both ways with run-up. Everything is deterministic. Times by a trapezoid model (see time_model.hpp).
+/// The whole job as one program: steps that are on in run order, each as its settings say; in a step inside before
+/// outside and the shortest dark way. Everything is deterministic. Times by time_model.hpp.
 /// Errors: art beyond the bed, nothing to burn, cancelled.
 Result<Plan> plan(const job::Job& job, const machine::MachineProfile& machine, const PlanOptions& options = {},
                   const Watch& watch = {});

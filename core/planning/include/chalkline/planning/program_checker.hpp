@@ -15,7 +15,7 @@ namespace chalkline::planning {
 /// What a program must keep to.
 struct ProgramLimits {
     machine::MachineProfile machine;
-    geometry::Polyline stock;  ///< convex outline; empty: not checked (no stock, or knowingly overridden)
+    geometry::Polyline stock;  ///< counter-clockwise outline; empty: not checked (no stock, or knowingly overridden)
     /// Highest S value of the step behind an operation; empty: only the machine's full power counts.
     std::function<double(std::int64_t operation)> step_power;
 };

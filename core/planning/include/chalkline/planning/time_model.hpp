@@ -4,20 +4,41 @@
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/machine/program.hpp>
 
+#include <cstdint>
+#include <map>
 #include <vector>
 
 namespace chalkline::planning {
 
-/// Seconds from the start until each operation is done. Every operation starts and ends at rest; inside a trace the
-/// corners are passed at the speed the junction deviation allows (S. K. Jeon, "Improving Grbl's cornering algorithm",
-/// 2011), with a look-ahead over the whole trace and trapezoids between.
-std::vector<double> operation_ends(const machine::Program& program, const machine::MachineProfile& machine);
+/// What keeps a step from burning at the speed it asks for.
+enum class SpeedLimit {
+    none,          ///< it is reached: the asked speed itself is the limit
+    acceleration,  ///< too little room to get there
+    lookahead,     ///< too many short moves: the controller must always be able to stop within those it knows
+    link           ///< the lines come too slowly
+};
+
+/// How a step runs.
+struct StepPace {
+    double top_speed = 0;  ///< highest speed while burning, mm/min
+    SpeedLimit limit = SpeedLimit::none;
+};
+
+/// When everything is done.
+struct Timing {
+    std::vector<double> finished_at;         ///< per operation: seconds from the start
+    std::map<std::int32_t, StepPace> steps;  ///< by the operations' step
+};
+
+/// The time a program takes on a machine, by a model of its controller. Moves wait in a queue of `planner_blocks`; the
+/// head never goes faster than it can stop within the moves it knows, passes corners at the speed the junction
+/// deviation allows (S. K. Jeon, "Improving Grbl's cornering algorithm", 2011), and speeds up and slows down evenly,
+/// each axis within its own limits. Lines come at the link's rate into the receive buffer, and a move that came late is
+/// waited for at rest. Modes, air, focus and dwell wait until the queue is empty. About n.
+Timing time_of(const machine::Program& program, const machine::MachineProfile& machine);
 
 /// Time of one straight move at rest on both ends, s. Lengths mm, speed mm/min, acceleration mm/s².
 double straight_time(double length, double speed, double acceleration);
-
-/// Highest speed such a move reaches, mm/min.
-double reached_speed(double length, double speed, double acceleration);
 
 /// Distance to get from rest to a speed, mm.
 double run_up_length(double speed, double acceleration);

@@ -18,14 +18,74 @@ enum class StepKind {
 std::string_view to_text(StepKind kind);
 std::optional<StepKind> parse_kind(std::string_view text);
 
+/// How the beam is kept while the head moves.
+enum class BeamControl {
+    following,  ///< power follows the actual speed and is dark at rest
+    constant    ///< the same power at any speed, at rest too: only by a warned choice
+};
+
+/// How an area is burned. Directions are those of the bed.
+struct FillSettings {
+    enum class Way {
+        scan_lines,
+        contours  ///< lines that follow the outline, one inside the other, a line pitch apart
+    };
+    enum class First { bottom, top, left, right };
+    Way way = Way::scan_lines;
+    double angle = 0;             ///< of the scan lines, degrees counter-clockwise; 0: left to right
+    bool crossed = false;         ///< a second time, across the first
+    bool both_ways = true;        ///< every other line runs back; else all run one way
+    First first = First::bottom;  ///< where the first line lies; with level lines left and right say where lines begin
+    std::optional<Length> run_up{};  ///< none: from the machine's acceleration
+    bool outline_after = false;      ///< the outline is drawn as a line when the area is done
+    Length shift{};  ///< how far the lines that run back are moved along themselves, against the machine's backlash
+
+    bool operator==(const FillSettings&) const = default;
+};
+
+/// How a line is burned.
+struct LineSettings {
+    enum class Kerf {
+        none,     ///< the beam's middle goes along the drawn line
+        outside,  ///< round what is enclosed, inside its holes: the enclosed part keeps its size
+        inside    ///< the other way: the opening keeps its size
+    };
+    enum class Order { shortest, as_drawn };
+    enum class Parts {
+        any,         ///< whatever is shortest
+        one_by_one,  ///< all of one part, then the next
+        holes_first  ///< everything that lies inside something, then the outlines
+    };
+    Kerf kerf_side = Kerf::none;
+    Length kerf{};     ///< width the beam takes away; half of it is the offset
+    Length lead_in{};  ///< closed lines begin this far off, in what falls away
+    Length overcut{};  ///< closed lines go on this far past their start
+    int bridges = 0;   ///< places left uncut on each closed line, evenly; marked ones (job::PathMark) come to these
+    Length bridge_width = Length::mm(1);
+    Length perforation_burn{};  ///< with a gap: the line burns this far…
+    Length perforation_gap{};   ///< …and is dark this far, in turn; 0: no perforation
+    Order order = Order::shortest;
+    Parts parts = Parts::any;
+
+    bool perforated() const { return perforation_burn > Length() && perforation_gap > Length(); }
+    bool operator==(const LineSettings&) const = default;
+};
+
 /// Everything about one layer of power and speed except what it burns.
 struct StepSettings {
     StepKind kind = StepKind::score;
     Power power = Power::percent(35);
+    std::optional<Power> low_power{};  ///< constant beam on lines: the power at rest, rising to `power` at full speed
     Speed speed = Speed::mm_per_min(2400);
     int passes = 1;
+    Length
+        lower_each_pass{};  ///< the focus goes down this far before each further pass, where the machine has a Z axis
     bool air = false;
+    Duration air_lead{};  ///< the air blows this long before the beam goes on
+    BeamControl beam = BeamControl::following;
     Length line_pitch = Length::mm(0.1);  ///< engrave only: distance between scan lines
+    FillSettings fill{};                  ///< engrave only
+    LineSettings line{};                  ///< score and cut
 
     bool operator==(const StepSettings&) const = default;
 };
@@ -38,6 +98,8 @@ inline constexpr std::string_view power_out_of_range = "steps.power-out-of-range
 inline constexpr std::string_view speed_out_of_range = "steps.speed-out-of-range";
 inline constexpr std::string_view passes_out_of_range = "steps.passes-out-of-range";
 inline constexpr std::string_view pitch_out_of_range = "steps.pitch-out-of-range";
+/// A length or time of the fill or the line that makes no sense; parameter `what` is its key in the job file.
+inline constexpr std::string_view setting_out_of_range = "steps.setting-out-of-range";
 }  // namespace error
 
 inline constexpr int most_passes = 100;

@@ -1,9 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "trays/steps_tray.hpp"
+#include "trays/steps/steps_tray.hpp"
 
 #include <chalkline/job/edits.hpp>
 #include <chalkline/wording/wording.hpp>
 
+#include <QApplication>
 #include <QHBoxLayout>
 #include <algorithm>
 
@@ -32,6 +33,9 @@ StepsTray::StepsTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     auto* heading = make_label(tr("Run sheet"), Tone::heading, this);
     heading->setContentsMargins(0, 8, 0, 0);
     all->addWidget(heading);
+    together_ = make_label({}, Tone::attention, this);
+    together_->hide();
+    all->addWidget(together_);
     card_box_ = new QVBoxLayout;
     card_box_->setSpacing(8);
     all->addLayout(card_box_);
@@ -115,9 +119,13 @@ void StepsTray::rebuild() {
 void StepsTray::refresh() {
     const job::Job& job = context_.document.job();
     if (open_ && !job.step(*open_)) open_.reset();
+    std::erase_if(chosen_, [&](job::Id id) { return !job.step(id); });
+    together_->setVisible(chosen_.size() > 1);
+    together_->setText(tr("%n steps are set at once.", nullptr, static_cast<int>(chosen_.size())));
     for (std::size_t i = 0; i < cards_.size(); ++i) {
         cards_[i]->show_step(job.steps[i], static_cast<int>(i) + 1);
         cards_[i]->open(open_ == cards_[i]->id());
+        cards_[i]->show_chosen(std::find(chosen_.begin(), chosen_.end(), cards_[i]->id()) != chosen_.end());
     }
     // The fault stands between the two cards it speaks of.
     card_box_->removeWidget(fault_);
@@ -156,11 +164,12 @@ void StepsTray::add_chip(const job::RoutedInk& routed, QLayout* place) {
     connect(chip, &InkChip::dropped, this, [this, ink](const QPoint& global) {
         for (StepCard* card : cards_)
             card->light(false);
-        drop_ink(ink, global);
+        drop_ink(ink, global, QApplication::keyboardModifiers() & Qt::ControlModifier);
     });
-    connect(chip, &InkChip::sent, this, [this, ink](int number) { send_ink(ink, number); });
+    connect(chip, &InkChip::sent, this, [this, ink](int number, bool also) { send_ink(ink, number, also); });
     connect(chip, &InkChip::hovered, this, [this, ink](bool on) {
         context_.bed.highlight(on ? Highlight{ink, {}} : Highlight{});
+        light_steps_of(on ? std::optional(ink) : std::nullopt);
     });
 }
 
@@ -169,11 +178,16 @@ void StepsTray::add_card(const job::Step& step, int number) {
     card_box_->addWidget(card);
     cards_.push_back(card);
     const job::Id id = step.id;
-    connect(card, &StepCard::chosen, this, [this, id] { choose(open_ == id ? 0 : id); });
-    connect(card, &StepCard::settings_typed, this, [this, id](const steps::StepSettings& settings) {
-        edit(tr("Change step"),
-             job::change_settings(context_.document.job(), id, settings, context_.machine.profile().top_speed()));
-        refresh();  // a refused value goes back to what holds
+    connect(card, &StepCard::chosen, this,
+            [this, id](bool more) { more ? choose_too(id) : choose(open_ == id ? 0 : id); });
+    connect(card, &StepCard::changed, this, [this, id](const SettingChange& setting) { change(id, setting); });
+    connect(card, &StepCard::typed, this,
+            [this, id](const QString& key, const QString& words) { keep_words(id, key, words); });
+    connect(card, &StepCard::turned, this, [this, id](bool on) {
+        edit(on ? tr("Burn a step") : tr("Leave a step out"), job::turn_step(context_.document.job(), id, on));
+    });
+    connect(card, &StepCard::noted, this, [this, id](const QString& note) {
+        edit(tr("Note on a step"), job::note_step(context_.document.job(), id, note.toStdString()));
     });
     connect(card, &StepCard::dropped, this, [this, id](const QPoint& global) { drop_card(id, global); });
     connect(card, &StepCard::move_wanted, this, [this, id](int by) {
@@ -187,6 +201,10 @@ void StepsTray::add_card(const job::Step& step, int number) {
             [this, id] { edit(tr("Remove step"), job::remove_step(context_.document.job(), id)); });
     connect(card, &StepCard::hovered, this, [this, id](bool on) {
         context_.bed.highlight(on ? Highlight{{}, id} : Highlight{});
+        const job::Step* hovered = on ? context_.document.job().step(id) : nullptr;
+        for (InkChip* chip : chips_)
+            chip->light(hovered &&
+                        std::find(hovered->inks.begin(), hovered->inks.end(), chip->ink()) != hovered->inks.end());
     });
 }
 
@@ -200,22 +218,36 @@ bool StepsTray::over_left_out(const QPoint& global) const {
     return under(left_out_box_, global);
 }
 
-void StepsTray::drop_ink(const Ink& ink, const QPoint& global) {
+void StepsTray::drop_ink(const Ink& ink, const QPoint& global, bool also) {
+    const job::Job& job = context_.document.job();
     if (const StepCard* card = card_at(global))
-        edit(tr("Send ink to step"), job::route_ink(context_.document.job(), ink, card->id()));
+        edit(tr("Send ink to step"),
+             also ? job::also_route_ink(job, ink, card->id()) : job::route_ink(job, ink, card->id()));
     else if (over_left_out(global))
-        edit(tr("Leave ink out"), job::leave_out(context_.document.job(), ink));
+        edit(tr("Leave ink out"), job::leave_out(job, ink));
 }
 
-void StepsTray::send_ink(const Ink& ink, int step_number) {
-    const auto& steps = context_.document.job().steps;
-    if (step_number == 0)
-        edit(tr("Leave ink out"), job::leave_out(context_.document.job(), ink));
-    else if (step_number <= static_cast<int>(steps.size()))
-        edit(tr("Send ink to step"),
-             job::route_ink(context_.document.job(), ink, steps[static_cast<std::size_t>(step_number) - 1].id));
+void StepsTray::send_ink(const Ink& ink, int step_number, bool also) {
+    const job::Job& job = context_.document.job();
+    if (step_number == 0) {
+        edit(tr("Leave ink out"), job::leave_out(job, ink));
+    } else if (step_number <= static_cast<int>(job.steps.size())) {
+        const job::Step& step = job.steps[static_cast<std::size_t>(step_number) - 1];
+        const bool there = std::find(step.inks.begin(), step.inks.end(), ink) != step.inks.end();
+        if (also && there)
+            edit(tr("Take ink from step"), job::take_ink_from(job, ink, step.id));
+        else
+            edit(tr("Send ink to step"),
+                 also ? job::also_route_ink(job, ink, step.id) : job::route_ink(job, ink, step.id));
+    }
     for (InkChip* chip : chips_)
         if (chip->ink() == ink) chip->setFocus();
+}
+
+void StepsTray::light_steps_of(const std::optional<Ink>& ink) {
+    for (StepCard* card : cards_)
+        card->light(ink &&
+                    std::find(card->step().inks.begin(), card->step().inks.end(), *ink) != card->step().inks.end());
 }
 
 void StepsTray::drop_card(job::Id step, const QPoint& global) {
@@ -228,8 +260,44 @@ void StepsTray::drop_card(job::Id step, const QPoint& global) {
 
 void StepsTray::choose(job::Id step) {
     open_ = step == 0 ? std::nullopt : std::optional(step);
-    for (StepCard* card : cards_)
-        card->open(open_ == card->id());
+    chosen_ = step == 0 ? job::Ids() : job::Ids{step};
+    refresh();
+}
+
+void StepsTray::choose_too(job::Id step) {
+    const auto there = std::find(chosen_.begin(), chosen_.end(), step);
+    if (there == chosen_.end())
+        chosen_.push_back(step);
+    else
+        chosen_.erase(there);
+    if (!open_ && !chosen_.empty()) open_ = chosen_.front();
+    refresh();
+}
+
+/// The steps a change of this one goes to.
+job::Ids StepsTray::set_together(job::Id step) const {
+    const bool one_of_them = std::find(chosen_.begin(), chosen_.end(), step) != chosen_.end();
+    return one_of_them ? chosen_ : job::Ids{step};
+}
+
+void StepsTray::change(job::Id step, const SettingChange& setting) {
+    Result<job::Job> job = context_.document.job();
+    for (const job::Id id : set_together(step)) {
+        if (!job) break;
+        auto settings = job->step(id)->settings;
+        setting(settings);
+        job = job::change_settings(std::move(*job), id, settings, context_.machine.profile().top_speed());
+    }
+    edit(tr("Change step"), std::move(job));
+    refresh();  // a refused value goes back to what holds
+}
+
+void StepsTray::keep_words(job::Id step, const QString& key, const QString& words) {
+    Result<job::Job> job = context_.document.job();
+    for (const job::Id id : set_together(step))
+        if (job) job = job::keep_typed(std::move(*job), id, key.toStdString(), words.toStdString());
+    if (job && job->steps == context_.document.job().steps) return;
+    edit(tr("Change step"), std::move(job));
 }
 
 void StepsTray::edit(const QString& name, Result<job::Job> edited) {

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "trays/step_card.hpp"
+#include "trays/steps/step_card.hpp"
 #include "trays/tray_context.hpp"
 #include "widgets/flow_layout.hpp"
 
@@ -33,10 +33,15 @@ class StepsTray : public QWidget {
     void add_card(const job::Step& step, int number);
     StepCard* card_at(const QPoint& global) const;
     bool over_left_out(const QPoint& global) const;
-    void drop_ink(const Ink& ink, const QPoint& global);
-    void send_ink(const Ink& ink, int step_number);
+    void drop_ink(const Ink& ink, const QPoint& global, bool also);
+    void send_ink(const Ink& ink, int step_number, bool also);
     void drop_card(job::Id step, const QPoint& global);
     void choose(job::Id step);
+    void choose_too(job::Id step);
+    job::Ids set_together(job::Id step) const;
+    void change(job::Id step, const SettingChange& change);
+    void keep_words(job::Id step, const QString& key, const QString& words);
+    void light_steps_of(const std::optional<Ink>& ink);
     void edit(const QString& name, Result<job::Job> edited);
 
     TrayContext context_;
@@ -47,6 +52,8 @@ class StepsTray : public QWidget {
     std::vector<StepCard*> cards_;
     std::vector<InkChip*> chips_;
     std::optional<job::Id> open_;
+    job::Ids chosen_;  ///< steps that are set at once
+    QLabel* together_;
 };
 
 }  // namespace chalkline::app

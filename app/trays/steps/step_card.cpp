@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "trays/step_card.hpp"
+#include "trays/steps/step_card.hpp"
 
 #include <chalkline/wording/wording.hpp>
 
@@ -38,7 +38,7 @@ void StepCard::build_fields() {
     grid->setHorizontalSpacing(8);
     grid->setVerticalSpacing(8);
     power_ = make_power_field(tr("Power"), fields_);
-    speed_ = make_speed_field(tr("Speed"), fields_);
+    speed_ = make_speed_field(tr("Speed"), context_.machine.profile().top_speed(), fields_);
     passes_ = make_count_field(tr("Passes"), fields_);
     const auto put = [&](int row, int column, const QString& name, QWidget* field) {
         grid->addWidget(make_label(name, Tone::quiet, fields_), row, column);
@@ -53,31 +53,66 @@ void StepCard::build_fields() {
     }
     air_ = new QCheckBox(tr("Air assist"), fields_);
     grid->addWidget(air_, 2, 0, 1, 2);
-    auto* remove = make_button(tr("Remove step"), ButtonLook::link, fields_);
-    grid->addWidget(remove, 2, 2, 1, 2, Qt::AlignRight);
+    on_ = new QCheckBox(tr("Burn this step"), fields_);
+    grid->addWidget(on_, 2, 2, 1, 2);
     dose_ = make_label({}, Tone::quiet, fields_);
     grid->addWidget(dose_, 3, 0, 1, 4);
+    details_ = new StepDetails(step_.settings.kind, context_, fields_);
+    grid->addWidget(details_, 4, 0, 1, 4);
+    note_ = new QLineEdit(fields_);
+    note_->setPlaceholderText(tr("Note"));
+    note_->setAccessibleName(tr("Note on the step"));
+    note_->setMaxLength(300);
+    grid->addWidget(note_, 5, 0, 1, 3);
+    auto* remove = make_button(tr("Remove"), ButtonLook::link, fields_);
+    remove->setAccessibleName(tr("Remove step"));
+    grid->addWidget(remove, 5, 3, Qt::AlignRight);
     power_->setFixedWidth(76);
     passes_->setFixedWidth(76);
     grid->setColumnStretch(3, 1);
     all->addWidget(fields_);
     fields_->hide();
 
-    for (ValueField* field : {power_, speed_, passes_, pitch_})
-        if (field) connect(field, &ValueField::committed, this, &StepCard::commit);
-    connect(air_, &QCheckBox::clicked, this, &StepCard::commit);
+    using steps::StepSettings;
+    add_field("power", power_, [](StepSettings& s, double v) { s.power = Power::percent(v); });
+    add_field("speed", speed_, [](StepSettings& s, double v) { s.speed = Speed::mm_per_min(v); });
+    add_field("passes", passes_, [](StepSettings& s, double v) { s.passes = static_cast<int>(v); });
+    if (pitch_) add_field("line_pitch_mm", pitch_, [](StepSettings& s, double v) { s.line_pitch = Length::mm(v); });
+    connect(air_, &QCheckBox::clicked, this,
+            [this](bool on) { Q_EMIT changed([on](StepSettings& s) { s.air = on; }); });
+    connect(details_, &StepDetails::changed, this, &StepCard::changed);
+    connect(on_, &QCheckBox::clicked, this, &StepCard::turned);
+    connect(note_, &QLineEdit::editingFinished, this, [this] {
+        if (note_->isModified()) Q_EMIT noted(note_->text().trimmed());
+        note_->setModified(false);
+    });
     connect(remove, &QPushButton::clicked, this, &StepCard::remove_wanted);
+}
+
+void StepCard::add_field(const char* key, ValueField* field, void (*set)(steps::StepSettings&, double)) {
+    connect(field, &ValueField::committed, this, [this, key, field, set](double value) {
+        const QString words = field->typed();
+        Q_EMIT changed([set, value](steps::StepSettings& s) { set(s, value); });
+        Q_EMIT typed(key, words);
+    });
 }
 
 void StepCard::show_step(const job::Step& step, int number) {
     step_ = step;
     number_ = number;
     const auto& s = step.settings;
-    power_->show_value(s.power.percent());
-    speed_->show_value(s.speed.mm_per_min());
+    const auto typed = [&](const char* key) {
+        const auto found = step.typed.find(key);
+        return found == step.typed.end() ? QString() : QString::fromStdString(found->second);
+    };
+    power_->show_typed(s.power.percent(), typed("power"));
+    speed_->show_typed(s.speed.mm_per_min(), typed("speed"));
     passes_->show_value(s.passes);
-    if (pitch_) pitch_->show_value(s.line_pitch.mm());
+    if (pitch_) pitch_->show_typed(s.line_pitch.mm(), typed("line_pitch_mm"));
     air_->setChecked(s.air);
+    on_->setChecked(step.on);
+    if (!note_->hasFocus()) note_->setText(QString::fromStdString(step.note));
+    details_->show_settings(s);
     const double dose = steps::dose(s, context_.machine.profile().watts);
     QString text = tr("%1 mJ/mm each pass").arg(app::number(dose, dose < 10 ? 1 : 0));
     if (pitch_)
@@ -102,6 +137,11 @@ void StepCard::open(bool opened) {
     update();
 }
 
+void StepCard::show_chosen(bool chosen) {
+    chosen_ = chosen;
+    update();
+}
+
 void StepCard::light(bool on) {
     if (lit_ == on) return;
     lit_ = on;
@@ -113,20 +153,14 @@ QString StepCard::summary() const {
     QStringList parts{QString::fromStdString(format_power(s.power)),
                       QString::fromStdString(format_speed(s.speed, SpeedUnit::mm_per_min))};
     if (s.passes > 1) parts << tr("%1 passes").arg(s.passes);
-    parts << (s.kind == steps::StepKind::engrave ? tr("fill")
-              : s.kind == steps::StepKind::cut   ? tr("inside first")
-                                                 : tr("line"));
+    if (s.kind == steps::StepKind::engrave)
+        parts << tr("fill");
+    else if (s.line.perforated())
+        parts << tr("perforated");
+    else
+        parts << (s.kind == steps::StepKind::cut ? tr("inside first") : tr("line"));
+    if (s.beam == steps::BeamControl::constant) parts << tr("constant beam");
     return parts.join(" · ");
-}
-
-void StepCard::commit() {
-    auto settings = step_.settings;
-    settings.power = Power::percent(power_->value());
-    settings.speed = Speed::mm_per_min(speed_->value());
-    settings.passes = static_cast<int>(passes_->value());
-    if (pitch_) settings.line_pitch = Length::mm(pitch_->value());
-    settings.air = air_->isChecked();
-    if (!(settings == step_.settings)) Q_EMIT settings_typed(settings);
 }
 
 void StepCard::paintEvent(QPaintEvent*) {
@@ -141,7 +175,7 @@ void StepCard::paintEvent(QPaintEvent*) {
     painter.setClipPath(card);
     painter.fillRect(QRectF(1, 1, 8, height() - 2), tone_of(step_.settings, context_.machine.profile(), roles));
     painter.restore();
-    const bool strong = opened_ || lit_ || hasFocus();
+    const bool strong = opened_ || lit_ || chosen_ || hasFocus();
     painter.setPen(QPen(strong ? roles.accent : roles.hairline, strong ? 2 : 1));
     painter.setBrush(Qt::NoBrush);
     painter.drawPath(card);
@@ -157,13 +191,15 @@ void StepCard::paintEvent(QPaintEvent*) {
         painter.drawRoundedRect(QRectF(x, 12, 12, 12), 3, 3);
         x += 16;
     }
-    const bool idle = !context_.document.job().has_work(step_);
+    const bool idle = !step_.on || !context_.document.job().has_work(step_);
     painter.setPen(idle ? roles.quiet : roles.text);
     painter.drawText(QRect(x + 4, 8, width() - x - 20, 20), Qt::AlignVCenter, wording::name(step_.settings.kind));
     painter.setFont(theme::font(theme::normal));
     painter.setPen(roles.quiet);
     painter.drawText(QRect(width() - 142, 8, 130, 20), Qt::AlignVCenter | Qt::AlignRight,
-                     idle ? tr("burns nothing") : time_);
+                     !step_.on ? tr("off")
+                     : idle    ? tr("burns nothing")
+                               : time_);
     painter.setFont(theme::font(theme::small));
     painter.drawText(QRect(38, 29, width() - 50, 18), Qt::AlignVCenter, summary());
 }
@@ -186,14 +222,15 @@ void StepCard::mouseReleaseEvent(QMouseEvent* event) {
     if (std::exchange(dragging_, false))
         Q_EMIT dropped(event->globalPosition().toPoint());
     else
-        Q_EMIT chosen();
+        Q_EMIT chosen(event->modifiers() & Qt::ControlModifier);
 }
 
 void StepCard::keyPressEvent(QKeyEvent* event) {
     const bool alt = event->modifiers() & Qt::AltModifier;
     if (alt && event->key() == Qt::Key_Up) return Q_EMIT move_wanted(-1);
     if (alt && event->key() == Qt::Key_Down) return Q_EMIT move_wanted(1);
-    if (event->key() == Qt::Key_Return || event->key() == Qt::Key_Space) return Q_EMIT chosen();
+    if (event->key() == Qt::Key_Return || event->key() == Qt::Key_Space)
+        return Q_EMIT chosen(event->modifiers() & Qt::ControlModifier);
     if (event->key() == Qt::Key_Delete) return Q_EMIT remove_wanted();
     QWidget::keyPressEvent(event);
 }

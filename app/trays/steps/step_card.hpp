@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "trays/tray_context.hpp"
+#include "trays/steps/step_details.hpp"
 #include "widgets/controls.hpp"
 #include "widgets/ink_chip.hpp"
 
@@ -22,12 +22,19 @@ class StepCard : public QWidget {
     void show_step(const job::Step& step, int number);
     void show_time(std::optional<Duration> time);
     void open(bool opened);
+    /// One of several that are set at once.
+    void show_chosen(bool chosen);
     /// An ink is dragged over it.
     void light(bool on);
 
  Q_SIGNALS:
-    void chosen();
-    void settings_typed(const chalkline::steps::StepSettings& settings);
+    /// `more`: it is added to those chosen, or taken out.
+    void chosen(bool more);
+    void changed(const chalkline::app::SettingChange& change);
+    /// The words a value was typed with; the value itself comes with `changed` before.
+    void typed(const QString& key, const QString& words);
+    void turned(bool on);
+    void noted(const QString& note);
     void dropped(const QPoint& global);
     void move_wanted(int by);
     void remove_wanted();
@@ -44,19 +51,21 @@ class StepCard : public QWidget {
 
  private:
     void build_fields();
-    void commit();
+    void add_field(const char* key, ValueField* field, void (*set)(steps::StepSettings&, double));
     QString summary() const;
 
     job::Step step_;
     int number_;
     TrayContext context_;
     QString time_;
-    bool opened_ = false, lit_ = false, dragging_ = false;
+    bool opened_ = false, lit_ = false, chosen_ = false, dragging_ = false;
     QPoint pressed_;
     QWidget* fields_ = nullptr;
     QLabel* dose_ = nullptr;
     ValueField *power_ = nullptr, *speed_ = nullptr, *passes_ = nullptr, *pitch_ = nullptr;
-    QCheckBox* air_ = nullptr;
+    QCheckBox *air_ = nullptr, *on_ = nullptr;
+    QLineEdit* note_ = nullptr;
+    StepDetails* details_ = nullptr;
 };
 
 }  // namespace chalkline::app

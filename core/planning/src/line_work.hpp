@@ -1,0 +1,29 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "path_order.hpp"
+
+#include <chalkline/job/job.hpp>
+
+namespace chalkline::planning {
+
+/// The lines moved aside by half the kerf: round what is enclosed or inside it, and the other way for the holes in it.
+/// Open lines stay. A ring narrower than the kerf vanishes.
+std::vector<LineShape> beside_the_kerf(std::vector<LineShape> lines, const steps::LineSettings& settings);
+
+/// What a motif's marks say, given to the nearest of its lines from `first` on: where it begins, where bridges are.
+void apply_marks(const job::Motif& motif, std::vector<LineShape>& lines, std::size_t first);
+
+/// A stretch of a line as the head goes it: from where it stands through the points.
+struct Stroke {
+    std::vector<geometry::Point> points;
+    bool lit;
+};
+/// A line as it is burned once: from the start of its lead-in (`from`) through lit and dark stretches. Bridges and
+/// perforation are exact lengths along the line; perforation counts from the line's start.
+struct Strokes {
+    geometry::Point from;
+    std::vector<Stroke> strokes;
+};
+Strokes strokes_of(const OrderedLine& line, const steps::LineSettings& settings);
+
+}  // namespace chalkline::planning
