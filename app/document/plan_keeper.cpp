@@ -22,6 +22,8 @@ Planned work_out(const job::Job& job, const machine::MachineProfile& machine, co
         planned.error = plan.error();
         return planned;
     }
+    const auto found = planning::check_plan(*plan);
+    planned.checks.insert(planned.checks.end(), found.begin(), found.end());
     machine::Encoder checked(plan->program, machine);
     planned.faults = planning::check_program(checked, planning::limits_of(job, machine, plan->program));
     machine::Encoder counted(plan->program, machine);

@@ -66,14 +66,14 @@ StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     put(3, tr("Turned by"), angle_, nullptr);
     grid->setColumnMinimumWidth(0, 108);
     all->addWidget(form_);
-    grid->addWidget(make_label(tr("Drag it on the bed, or its handles."), Tone::quiet, form_), 10, 0, 1, 3);
+    grid->addWidget(make_label(tr("Drag it on the bed, or its handles."), Tone::quiet, form_), 5, 0, 1, 3);
     fault_ = make_label({}, Tone::attention, this);
     all->addWidget(fault_);
 
     auto* heading = make_label(tr("The job on it"), Tone::heading, form_);
     heading->setContentsMargins(0, 8, 0, 0);
-    grid->addWidget(heading, 5, 0, 1, 3);
-    add_spots(grid, 6);
+    grid->addWidget(heading, 6, 0, 1, 3);
+    add_spots(grid, 7);
     auto* row = new QHBoxLayout;
     row->addStretch(1);
     auto* remove = make_button(tr("No piece"), ButtonLook::link, form_);
@@ -81,7 +81,7 @@ StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(pare
         (void)context_.document.edit(tr("Remove stock"), job::set_stock(context_.document.job(), {}), JobChange::stock);
     });
     row->addWidget(remove);
-    grid->addLayout(row, 9, 0, 1, 3);
+    grid->addLayout(row, 10, 0, 1, 3);
     all->addWidget(new MarkedPlaces(context, this));
     all->addStretch(1);
 

@@ -82,7 +82,7 @@ TEST_CASE("steps are added and removed by their buttons") {
     REQUIRE(driver.click("Score"));
     CHECK(driver->document().job().steps.size() == 4);
     QTest::qWait(20);
-    REQUIRE(driver.click("Remove step"));
+    REQUIRE(driver.click("Remove"));
     CHECK(driver->document().job().steps.size() == 3);
     QTest::qWait(20);
     driver->steps_tray().cards()[1]->setFocus();

@@ -173,7 +173,9 @@ TEST_CASE("exit codes are kept") {
     CHECK(run("plan").code == 2);
     CHECK(run("plan " + plate + " --step nonsense").code == 2);
     CHECK(run("plan " + plate + " --step '#000000:fill=engrave,power=300'").code == 2);
-    CHECK(run("plan " + plate + " --step '#000000:fill=engrave,angle=45'").code == 2);
+    CHECK(run("plan " + plate + " --step '#000000:fill=engrave,angle=north'").code == 2);
+    CHECK(run("plan " + plate + " --step '#000000:fill=engrave,angle=45,direction=crossed'").code == 0);
+    CHECK(run("plan " + plate + " --step '#d81b60:line=cut,kerf=outside/0.2,bridges=3/0.6,parts=holes-first'").code == 0);
     CHECK(run("plan " + plate + " --place here").code == 2);
     CHECK(run("proof x.png --width 5 --pitch 0.1").code == 2);
     CHECK(run("recipes list").code == 2);

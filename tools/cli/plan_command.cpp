@@ -101,7 +101,9 @@ int run_plan(const PlanCommand& command, const Surroundings& surroundings) {
     const std::string text = machine::encode_all(plan->program, *machine);
     machine::Encoder lines(plan->program, *machine);
     const auto faults = planning::check_program(lines, planning::limits_of(job, *machine, plan->program));
-    const auto checks = planning::check_job(job, *machine);
+    auto checks = planning::check_job(job, *machine);
+    const auto found = planning::check_plan(*plan);
+    checks.insert(checks.end(), found.begin(), found.end());
     if (!command.output.empty() && faults.empty())
         if (auto written = replace_file(command.output, text); !written) return report(written.error(), command.json);
 

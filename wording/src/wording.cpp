@@ -73,9 +73,26 @@ QString alarm(int number) {
     }
 }
 
+/// What a key of the settings in the job file is called on the screen.
+QString setting(std::string_view key) {
+    if (key == "lower_each_pass_mm") return tr("focus down each pass, 0 to 20 mm");
+    if (key == "air_lead_s") return tr("air before the beam, 0 to 60 s");
+    if (key == "angle_deg") return tr("angle of scan lines");
+    if (key == "run_up_mm") return tr("run-up, 0 to 200 mm");
+    if (key == "shift_mm") return tr("shift of lines that run back, −5 to 5 mm");
+    if (key == "kerf_mm") return tr("kerf, 0 to 5 mm");
+    if (key == "lead_in_mm") return tr("lead-in, 0 to 50 mm");
+    if (key == "overcut_mm") return tr("overcut, 0 to 50 mm");
+    if (key == "bridges") return tr("bridges, 0 to 100");
+    if (key == "bridge_width_mm") return tr("width of a bridge, 0.05 to 50 mm");
+    return tr("perforation, together at least 0.05 mm");
+}
+
 Parameters with_reason(const Error& error) {
     Parameters parameters = error.parameters;
     for (const auto& [name, value] : error.parameters) {
+        if (name == "what" && error.code == steps::error::setting_out_of_range)
+            parameters.emplace_back("setting", setting(value).toStdString());
         if (name != "number") continue;
         const int number = std::atoi(value.c_str());
         parameters.emplace_back("reason",

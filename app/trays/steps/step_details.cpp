@@ -248,6 +248,7 @@ void StepDetails::build_beam(steps::StepKind kind) {
                           Tone::attention, this);
     beam_->body()->addWidget(warning_);
     showers_.push_back([this](const StepSettings& s) { warning_->setVisible(s.beam == steps::BeamControl::constant); });
+    if (kind != steps::StepKind::engrave) build_corner_power();
     auto* air = add_row(beam_);
     air->addWidget(make_label(tr("Air blows first for"), Tone::quiet, this));
     auto* lead = make_seconds_field(tr("Air before the beam"), this);
@@ -261,7 +262,6 @@ void StepDetails::build_beam(steps::StepKind kind) {
     connect(lead, &ValueField::committed, this, [this](double seconds) {
         Q_EMIT changed([seconds](StepSettings& s) { s.air_lead = Duration::seconds(seconds); });
     });
-    (void)kind;
     if (!context_.machine.profile().z_axis) return;
     auto* focus = add_row(beam_);
     add_length(
@@ -269,6 +269,28 @@ void StepDetails::build_beam(steps::StepKind kind) {
         [](const StepSettings& s) { return s.lower_each_pass; },
         [](StepSettings& s, Length length) { s.lower_each_pass = length; });
     focus->addStretch(1);
+}
+
+/// Only under a constant beam: one that follows the speed weakens by itself.
+void StepDetails::build_corner_power() {
+    auto* row = add_row(beam_);
+    auto* text = make_label(tr("Power at rest, in corners"), Tone::quiet, this);
+    row->addWidget(text);
+    auto* low = make_power_field(tr("Power in corners"), this);
+    low->setFixedWidth(78);
+    row->addWidget(low);
+    row->addStretch(1);
+    showers_.push_back([text, low](const StepSettings& s) {
+        const bool has_effect = s.beam == steps::BeamControl::constant;
+        text->setVisible(has_effect);
+        low->setVisible(has_effect);
+        low->show_value(s.low_power.value_or(s.power).percent());
+    });
+    connect(low, &ValueField::committed, this, [this](double percent) {
+        Q_EMIT changed([percent](StepSettings& s) {
+            s.low_power = percent < s.power.percent() ? std::optional(Power::percent(percent)) : std::nullopt;
+        });
+    });
 }
 
 // ---------------------------------------------------------------- what is shown

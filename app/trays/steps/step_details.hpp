@@ -31,6 +31,7 @@ class StepDetails : public QWidget {
     void build_line();
     void build_marks(Fold* fold);
     void build_beam(steps::StepKind kind);
+    void build_corner_power();
     QString fill_note(const steps::FillSettings& fill) const;
     QString line_note(const steps::LineSettings& line) const;
     QString beam_note(const steps::StepSettings& settings) const;

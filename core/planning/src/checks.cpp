@@ -55,6 +55,18 @@ geometry::Box burned_bounds(const job::Job& job) {
     return box;
 }
 
+std::vector<Check> check_plan(const Plan& plan) {
+    std::vector<Check> checks;
+    for (const StepReport& report : plan.steps)
+        if (report.narrow > 0)
+            checks.push_back({std::string(check::narrower_than_kerf),
+                              Severity::warning,
+                              {{"count", std::to_string(report.narrow)}},
+                              report.step,
+                              {}});
+    return checks;
+}
+
 std::vector<Check> check_job(const job::Job& job, const machine::MachineProfile& machine) {
     std::vector<Check> checks;
     const auto inks = job::routed_inks(job);
@@ -78,6 +90,13 @@ std::vector<Check> check_job(const job::Job& job, const machine::MachineProfile&
     for (const job::Step& step : job.steps)
         if (auto valid = steps::validate(step.settings, machine.top_speed()); !valid)
             checks.push_back({std::string(check::settings), Severity::blocking, valid.error().parameters, step.id, {}});
+    for (std::size_t i = 0; i < job.steps.size(); ++i)
+        if (job.steps[i].on && job.steps[i].settings.beam == steps::BeamControl::constant)
+            checks.push_back({std::string(check::constant_beam),
+                              Severity::warning,
+                              {{"number", std::to_string(i + 1)}},
+                              job.steps[i].id,
+                              {}});
     if (job::order_fault(job)) {
         const auto cut = std::find_if(job.steps.begin(), job.steps.end(),
                                       [](const job::Step& step) { return step.settings.kind == steps::StepKind::cut; });

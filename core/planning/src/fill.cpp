@@ -64,20 +64,6 @@ std::vector<std::vector<std::size_t>> neighbourhoods(const std::vector<FillShape
     return groups;
 }
 
-/// What the axes allow along the scan lines.
-struct Axis {
-    double rate;          ///< mm/min
-    double acceleration;  ///< mm/s²
-};
-
-Axis axis_along(Point way, const machine::MachineProfile& machine) {
-    const auto least = [&](double x, double y) {
-        return std::min(std::abs(way.x) > straight ? x / std::abs(way.x) : 1e12,
-                        std::abs(way.y) > straight ? y / std::abs(way.y) : 1e12);
-    };
-    return {least(machine.max_rate_x, machine.max_rate_y), least(machine.acceleration_x, machine.acceleration_y)};
-}
-
 /// Plans in a frame where the scan lines lie level; `to_bed` turns it back.
 class FillPlanner {
  public:
@@ -88,7 +74,7 @@ class FillPlanner {
           fill_(fill),
           bed_(machine.bed()),
           to_bed_(Transform::turn(angle)),
-          axis_(axis_along(to_bed_.direction({1, 0}), machine)),
+          axis_(limits_along(to_bed_.direction({1, 0}), machine)),
           run_up_(fill.run_up ? fill.run_up->mm() : run_up_length(speed, axis_.acceleration) * 1.05 + 0.1) {}
 
     Transform to_level() const { return to_bed_.inverse(); }
@@ -152,7 +138,7 @@ class FillPlanner {
         if (gap <= 2 * run_up_) return false;
         const double swept = gap / (speed_ / 60);
         const double ramp = 2 * (speed_ / 60) / axis_.acceleration;
-        return ramp + straight_time(gap - 2 * run_up_, axis_.rate, axis_.acceleration) < swept;
+        return ramp + straight_time(gap - 2 * run_up_, axis_.rate * 60, axis_.acceleration) < swept;
     }
 
     std::vector<std::vector<Stretch>> split(std::vector<Stretch> stretches) const {
@@ -200,7 +186,7 @@ class FillPlanner {
     const FillSettings& fill_;
     Box bed_;
     Transform to_bed_;
-    Axis axis_;
+    AxisLimits axis_;
     double run_up_;
 };
 

@@ -106,7 +106,7 @@ std::optional<Point> lead_in_start(const OrderedLine& line, double length) {
 
 }  // namespace
 
-std::vector<LineShape> beside_the_kerf(std::vector<LineShape> lines, const steps::LineSettings& settings) {
+std::vector<LineShape> beside_the_kerf(std::vector<LineShape> lines, const steps::LineSettings& settings, int& narrow) {
     using Kerf = steps::LineSettings::Kerf;
     const double half = settings.kerf.mm() / 2;
     if (settings.kerf_side == Kerf::none || half <= 0) return lines;
@@ -122,6 +122,7 @@ std::vector<LineShape> beside_the_kerf(std::vector<LineShape> lines, const steps
         const bool clockwise = geometry::signed_area(shape.line) < 0;
         const Point start = shape.line.points.front();
         auto rings = geometry::grown({{shape.line}, geometry::FillRule::even_odd}, grows ? half : -half).rings;
+        if (rings.empty()) ++narrow;
         for (auto& ring : rings) {
             // Clean rings run counter-clockwise: the drawn direction and start are kept where they were chosen.
             if (shape.fixed) {

@@ -7,8 +7,8 @@
 namespace chalkline::planning {
 
 /// The lines moved aside by half the kerf: round what is enclosed or inside it, and the other way for the holes in it.
-/// Open lines stay. A ring narrower than the kerf vanishes.
-std::vector<LineShape> beside_the_kerf(std::vector<LineShape> lines, const steps::LineSettings& settings);
+/// Open lines stay. A ring narrower than the kerf vanishes; they are counted in `narrow`.
+std::vector<LineShape> beside_the_kerf(std::vector<LineShape> lines, const steps::LineSettings& settings, int& narrow);
 
 /// What a motif's marks say, given to the nearest of its lines from `first` on: where it begins, where bridges are.
 void apply_marks(const job::Motif& motif, std::vector<LineShape>& lines, std::size_t first);

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "corner_power.hpp"
 #include "fill.hpp"
 #include "line_work.hpp"
 
@@ -33,6 +34,7 @@ constexpr double rapid_from = 3;        // mm: shorter hops stay at working spee
 struct StepShapes {
     std::vector<FillShape> fills;
     std::vector<LineShape> lines;
+    int narrow = 0;  ///< outlines that the kerf swallowed
 };
 
 /// Shapes flattened once for all copies of a drawing that lie the same way: a copy is only moved.
@@ -91,7 +93,7 @@ StepShapes shapes_of(const job::Job& job, const job::Step& step, const PlanOptio
         }
         if (result.lines.size() > first_line) apply_marks(motif, result.lines, first_line);
     }
-    if (!fills) result.lines = beside_the_kerf(std::move(result.lines), step.settings.line);
+    if (!fills) result.lines = beside_the_kerf(std::move(result.lines), step.settings.line, result.narrow);
     return result;
 }
 
@@ -104,13 +106,13 @@ std::vector<LineShape> contours_of(const std::vector<FillShape>& fills, double i
         by_motif[fill.motif].push_back(fill.region);
     std::vector<LineShape> lines;
     for (const auto& [motif, regions] : by_motif) {
-        geometry::Region area = geometry::united(regions);
-        if (inset > 0) area = geometry::grown(area, -inset);
-        while (!area.rings.empty() && !watch.cancelled()) {
+        const geometry::Region whole = geometry::united(regions);
+        // Each ring is measured from the drawn outline: rounding never adds up.
+        for (double in = inset; !watch.cancelled(); in += pitch) {
+            const geometry::Region area = in > 0 ? geometry::grown(whole, -in) : whole;
             for (const Polyline& ring : area.rings)
                 if (geometry::length(ring) >= shortest_line) lines.push_back({ring, motif});
-            if (pitch <= 0) break;
-            area = geometry::grown(area, -pitch);
+            if (pitch <= 0 || area.rings.empty()) break;
         }
     }
     return lines;
@@ -146,6 +148,8 @@ class Builder {
             settings.beam == steps::BeamControl::constant ? machine::BeamMode::constant : machine::BeamMode::following;
         if (mode_ != mode) add(machine::Beam{mode});
         mode_ = mode;
+        const bool falls = settings.low_power && mode == machine::BeamMode::constant;
+        falling_ = falls ? std::optional(settings) : std::nullopt;
         lower_ = machine_.z_axis ? settings.lower_each_pass.mm() : 0;
         if (settings.air == air_) return;
         add(machine::Air{settings.air});
@@ -169,17 +173,13 @@ class Builder {
         origin_.motif = motif;
         travel_to(line.from);
         for (const Stroke& stroke : line.strokes) {
-            if (stroke.lit) plan_.burn_box.add(at_);
-            const auto first = static_cast<std::uint32_t>(plan_.program.points.size());
-            for (const Point point : stroke.points) {
-                const Point to = within_bed(point);
-                plan_.program.points.push_back(to);
-                (stroke.lit ? plan_.burn_box : plan_.move_box).add(to);
-                (stroke.lit ? report_.burn : report_.travel) += geometry::distance(at_, to);
-                at_ = to;
-            }
-            const auto count = static_cast<std::uint32_t>(plan_.program.points.size()) - first;
-            add(machine::Trace{first, count, stroke.lit ? power_ : PowerValue{0}});
+            if (!stroke.lit)
+                add_trace(stroke.points, 0);
+            else if (falling_)
+                for (const PoweredPiece& piece : with_corner_power(at_, stroke.points, *falling_, machine_))
+                    add_trace(piece.points, machine::power_value(piece.power));
+            else
+                add_trace(stroke.points, power_);
         }
     }
 
@@ -213,6 +213,18 @@ class Builder {
     Point within_bed(Point p) const {
         return {std::clamp(p.x, 0.0, machine_.width), std::clamp(p.y, 0.0, machine_.depth)};
     }
+    void add_trace(const std::vector<Point>& points, PowerValue power) {
+        if (power > 0) plan_.burn_box.add(at_);
+        const auto first = static_cast<std::uint32_t>(plan_.program.points.size());
+        for (const Point point : points) {
+            const Point to = within_bed(point);
+            plan_.program.points.push_back(to);
+            (power > 0 ? plan_.burn_box : plan_.move_box).add(to);
+            (power > 0 ? report_.burn : report_.travel) += geometry::distance(at_, to);
+            at_ = to;
+        }
+        add(machine::Trace{first, static_cast<std::uint32_t>(plan_.program.points.size()) - first, power});
+    }
     void travel_to(Point to) {
         to = within_bed(to);
         const double length = geometry::distance(at_, to);
@@ -239,6 +251,7 @@ class Builder {
     Point at_;
     bool moved_ = false, air_ = false;
     machine::BeamMode mode_ = machine::BeamMode::off;
+    std::optional<steps::StepSettings> falling_;  ///< the power falls with the speed in corners
     double lower_ = 0, focus_ = 0;
     StepReport report_;
 };
@@ -341,11 +354,13 @@ Result<Plan> plan(const job::Job& job, const MachineProfile& machine, const Plan
     for (std::size_t i = 0; i < job.steps.size(); ++i) {
         const job::Step& step = job.steps[i];
         if (bounds(all[i]).empty()) continue;
+        const int narrow = all[i].narrow;
         const double area = add_step(builder, step, std::move(all[i]), machine, watch);
         if (watch.cancelled()) return fail(chalkline::error::cancelled);
         StepReport report = builder.take_report();
         report.step = step.id;
         report.area = area;
+        report.narrow = narrow;
         plan.burn += report.burn;
         plan.travel += report.travel;
         if (report.burn > 0) plan.steps.push_back(report);

@@ -19,7 +19,7 @@ struct Move {
     double length;        ///< mm
     double speed;         ///< mm/s it may go
     double acceleration;  ///< mm/s²
-    double corner;        ///< square of the speed the corner before it allows, mm²/s²
+    double corner = 0;    ///< square of the speed the corner before it allows, mm²/s²
     double known_at;      ///< s: its line was read
     std::size_t operation;
     std::int32_t step;
@@ -76,9 +76,14 @@ class Queue {
         Move move;
         move.way = (to - from) * (1 / length);
         move.length = length;
-        move.speed = std::min(asked, along(move.way, machine_.max_rate_x / 60, machine_.max_rate_y / 60));
-        move.acceleration = along(move.way, machine_.acceleration_x, machine_.acceleration_y);
-        move.corner = waiting_.empty() ? 0 : corner(waiting_.back(), move);
+        const AxisLimits limits = limits_along(move.way, machine_);
+        move.speed = std::min(asked, limits.rate);
+        move.acceleration = limits.acceleration;
+        if (!waiting_.empty()) {
+            const Move& before = waiting_.back();
+            const double speed = corner_speed(before.way, move.way, std::min(before.speed, move.speed), machine_);
+            move.corner = speed * speed;
+        }
         move.operation = operation;
         move.step = step;
         move.asked = lit ? move.speed : 0;
@@ -123,18 +128,6 @@ class Queue {
         received_ = from + bytes * second_per_byte_;
         unread_.emplace_back(bytes, received_);
         return received_;
-    }
-
-    double corner(const Move& a, const Move& b) const {
-        const double cosine = geometry::dot(a.way, b.way);
-        const double slower = std::min(a.speed, b.speed);
-        if (cosine > 0.999999) return slower * slower;
-        if (cosine < -0.999999) return 0;
-        const Point turn = b.way - a.way;
-        const double bend = along(turn * (1 / geometry::norm(turn)), machine_.acceleration_x, machine_.acceleration_y);
-        const double half_sine = std::sqrt(0.5 * (1 + cosine));
-        const double speed = bend * machine_.junction_deviation * half_sine / (1 - half_sine);
-        return std::min(slower * slower, speed);
     }
 
     /// Carries out the first of the queue with what is known behind it.
@@ -284,6 +277,21 @@ class Clock {
 };
 
 }  // namespace
+
+AxisLimits limits_along(Point way, const MachineProfile& machine) {
+    return {along(way, machine.max_rate_x / 60, machine.max_rate_y / 60),
+            along(way, machine.acceleration_x, machine.acceleration_y)};
+}
+
+double corner_speed(Point before, Point after, double slower, const MachineProfile& machine) {
+    const double cosine = geometry::dot(before, after);
+    if (cosine > 0.999999) return slower;
+    if (cosine < -0.999999) return 0;
+    const Point turn = after - before;
+    const double bend = along(turn * (1 / geometry::norm(turn)), machine.acceleration_x, machine.acceleration_y);
+    const double half_sine = std::sqrt(0.5 * (1 + cosine));
+    return std::min(slower, std::sqrt(bend * machine.junction_deviation * half_sine / (1 - half_sine)));
+}
 
 double straight_time(double length, double speed, double acceleration) {
     double top = 0;

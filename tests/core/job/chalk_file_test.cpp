@@ -154,6 +154,64 @@ TEST_CASE("version 2 opens as it was") {
     CHECK(opened->job.steps == sample().steps);
 }
 
+TEST_CASE("version 3 opens as it was") {
+    const auto opened = load(CHALKLINE_DATA "/job-v3.chalk");
+    REQUIRE(opened);
+    CHECK(opened->lost.empty());
+    const Job& job = opened->job;
+    REQUIRE(job.motifs.size() == 2);
+    CHECK(job.motifs[0].locked);
+    CHECK(job.motifs[1].group == job.motifs[0].group);
+    CHECK(job.motifs[1].step == job.steps[1].id);
+    CHECK(job.stock->form == Stock::Form::ellipse);
+    CHECK(job.datum->on_page == geometry::Point{3, 4});
+    CHECK(job.steps == sample().steps);
+}
+
+TEST_CASE("every setting of a step, objects, marks and marked places are kept") {
+    Job job = sample();
+    Step& step = job.steps[0];
+    step.on = false;
+    step.note = "masked, wet";
+    step.typed["speed"] = "30 %";
+    auto& s = step.settings;
+    s.low_power = Power::percent(12);
+    s.lower_each_pass = Length::mm(0.5);
+    s.air_lead = Duration::seconds(2);
+    s.beam = steps::BeamControl::constant;
+    s.fill = {steps::FillSettings::Way::contours,
+              33,
+              true,
+              false,
+              steps::FillSettings::First::right,
+              Length::mm(4),
+              true,
+              Length::mm(-0.1)};
+    s.line = {steps::LineSettings::Kerf::inside,
+              Length::mm(0.2),
+              Length::mm(2),
+              Length::mm(1),
+              5,
+              Length::mm(0.7),
+              Length::mm(3),
+              Length::mm(0.5),
+              steps::LineSettings::Order::as_drawn,
+              steps::LineSettings::Parts::holes_first};
+    job = send_object(job, 1, 2, job.steps[1].id).value();
+    job = send_object(job, 1, 0, job.steps[2].id).value();
+    job = mark_path(job, 1, PathMark::Kind::backwards, {100, 100}).value();
+    job = mark_path(job, 1, PathMark::Kind::bridge, {90, 100}).value();
+    job = mark_place(job, {12, 34});
+    const std::string bytes = to_chalk(job).value();
+    const Job back = parse_chalk(bytes, "x.chalk").value().job;
+    CHECK(back.steps == job.steps);
+    CHECK(back.motifs[0].objects == job.motifs[0].objects);
+    CHECK(back.motifs[0].objects[0].shape == 0);
+    CHECK(back.motifs[0].marks == job.motifs[0].marks);
+    CHECK(back.marked == job.marked);
+    CHECK(to_chalk(back).value() == bytes);
+}
+
 TEST_CASE("groups, locks, designs, the datum, round stock and unknown keys are kept") {
     Job job = sample();
     art::Design form;

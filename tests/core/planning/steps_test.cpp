@@ -5,6 +5,7 @@
 #include <chalkline/art/reader.hpp>
 #include <chalkline/geometry/path.hpp>
 #include <chalkline/job/edits.hpp>
+#include <chalkline/planning/checks.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/program_checker.hpp>
 
@@ -76,8 +77,8 @@ TEST_CASE("the kerf lies outside what is enclosed and inside its holes, or the o
     settings(job).passes = 1;
     settings(job).line.kerf = Length::mm(0.4);
     for (const auto& [side, plate, hole] : {std::tuple{LineSettings::Kerf::none, 60.0, 20.0},
-                                           {LineSettings::Kerf::outside, 60.4, 19.6},
-                                           {LineSettings::Kerf::inside, 59.6, 20.4}}) {
+                                            {LineSettings::Kerf::outside, 60.4, 19.6},
+                                            {LineSettings::Kerf::inside, 59.6, 20.4}}) {
         settings(job).line.kerf_side = side;
         const auto chains = lit_chains(burned(job));
         REQUIRE(chains.size() == 2);
@@ -90,6 +91,9 @@ TEST_CASE("the kerf lies outside what is enclosed and inside its holes, or the o
     settings(job).line = {.kerf_side = LineSettings::Kerf::inside, .kerf = Length::mm(0.4)};
     settings(job).passes = 1;
     CHECK(lit_length(burned(job)) == Approx(20).margin(0.01));
+    const auto said = check_plan(plan(job, {}).value());
+    REQUIRE(said.size() == 1);
+    CHECK(said[0].code == check::narrower_than_kerf);
 }
 
 TEST_CASE("bridges stay whole at every pass, evenly or where they were put") {
@@ -193,11 +197,11 @@ TEST_CASE("a fill at any angle, crossed and one way burns its area, and every li
 TEST_CASE("the first scan line lies where it was asked for") {
     using First = FillSettings::First;
     for (const auto& [first, angle] : {std::pair{First::bottom, 0.0},
-                                      {First::top, 0.0},
-                                      {First::left, 90.0},
-                                      {First::right, 90.0},
-                                      {First::top, 30.0},
-                                      {First::left, 120.0}}) {
+                                       {First::top, 0.0},
+                                       {First::left, 90.0},
+                                       {First::right, 90.0},
+                                       {First::top, 30.0},
+                                       {First::left, 120.0}}) {
         job::Job job = drawn("<path fill='#000' d='M100 100 h40 v40 h-40 Z'/>", steps::StepKind::engrave);
         settings(job).fill.first = first;
         settings(job).fill.angle = angle;
@@ -270,6 +274,34 @@ TEST_CASE("the beam is kept as asked, air blows first, the focus goes down where
     }
     CHECK(heights == std::vector{0.0, 0.0, -0.5, -0.5, -1.0, -1.0});
     CHECK(machine::encode_all(plan(job, with_z).value().program, with_z).find("Z0\n") != std::string::npos);
+}
+
+TEST_CASE("under a constant beam the power falls in corners, and only there") {
+    job::Job job = drawn(lines(ring), steps::StepKind::score);
+    settings(job).speed = Speed::mm_per_min(6000);
+    settings(job).power = Power::percent(80);
+    settings(job).low_power = Power::percent(20);
+    for (const Moved& move : burned(job))
+        if (move.lit()) CHECK(move.power == Approx(0.8));
+    settings(job).beam = steps::BeamControl::constant;
+    const auto moves = burned(job);
+    CHECK(lit_length(moves) == Approx(200).margin(0.02));
+    std::set<double> powers;
+    double full = 0;
+    for (const Moved& move : moves) {
+        if (!move.lit()) continue;
+        powers.insert(move.power);
+        if (move.power > 0.79) full += move.length();
+        const auto near_corner = [&](Point p) {
+            return (std::abs(p.x - 100) < 0.3 || std::abs(p.x - 160) < 0.3) &&
+                   (std::abs(p.y - 160) < 0.3 || std::abs(p.y - 200) < 0.3);
+        };
+        if (near_corner(move.from) && near_corner(move.to)) CHECK(move.power < 0.5);
+    }
+    CHECK(powers.size() > 4);
+    CHECK(*powers.begin() < 0.4);
+    // Each of the four sides speeds up and slows down over v²/2a.
+    CHECK(full == Approx(200 - 8 * 100 * 100 / 2400.0).margin(8));
 }
 
 TEST_CASE("one ink feeds two steps, one object burns in its own, an idle step and what is not asked for stay out") {

@@ -30,6 +30,7 @@ struct StepReport {
     double area = 0;              ///< mm² inked by the scan lines of one pass; 0 for lines
     double reached_speed = 0;     ///< highest speed reached while burning, mm/min
     SpeedLimit limit = SpeedLimit::none;
+    int narrow = 0;  ///< outlines that are narrower than the kerf and vanished
 };
 
 /// A program and what is known of it before it burns.

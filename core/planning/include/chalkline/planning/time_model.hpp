@@ -37,6 +37,17 @@ struct Timing {
 /// waited for at rest. Modes, air, focus and dwell wait until the queue is empty. About n.
 Timing time_of(const machine::Program& program, const machine::MachineProfile& machine);
 
+/// What the axes allow along a direction of length 1.
+struct AxisLimits {
+    double rate;          ///< mm/s
+    double acceleration;  ///< mm/s²
+};
+AxisLimits limits_along(geometry::Point way, const machine::MachineProfile& machine);
+
+/// Speed at which the corner between two directions of length 1 is passed, mm/s; `slower` is the slower of both moves.
+double corner_speed(geometry::Point before, geometry::Point after, double slower,
+                    const machine::MachineProfile& machine);
+
 /// Time of one straight move at rest on both ends, s. Lengths mm, speed mm/min, acceleration mm/s².
 double straight_time(double length, double speed, double acceleration);
 
