@@ -28,18 +28,19 @@ double quantile(std::vector<double> values, double share) {
 
 void print_table(const std::vector<Figure>& figures) {
     for (const Figure& f : figures)
-        std::printf("%-44s median %8.2f ms  95 %% %8.2f ms  = %.2f × %s (%.2f ms)\n", f.what.c_str(), f.median_ms,
-                    f.p95_ms, f.ratio(), f.reference.c_str(), f.reference_ms);
+        std::printf("%-48s median %10.2f %s  95 %% %10.2f  = %.3f × %s (%.2f)\n", f.what.c_str(), f.median,
+                    f.unit.c_str(), f.p95, f.ratio(), f.reference.c_str(), f.compared);
 }
 
 void print_json(const std::vector<Figure>& figures) {
     nlohmann::ordered_json all = nlohmann::ordered_json::array();
     for (const Figure& f : figures)
         all.push_back({{"what", f.what},
-                       {"median_ms", f.median_ms},
-                       {"p95_ms", f.p95_ms},
+                       {"unit", f.unit},
+                       {"median", f.median},
+                       {"p95", f.p95},
                        {"reference", f.reference},
-                       {"reference_ms", f.reference_ms},
+                       {"compared", f.compared},
                        {"ratio", f.ratio()}});
     std::printf("%s\n", all.dump(2).c_str());
 }

@@ -9,10 +9,11 @@ namespace chalkline::bench {
 /// One thing measured beside a reference in the same run: machines are shared and noisy, ratios hold.
 struct Figure {
     std::string what;
-    double median_ms = 0, p95_ms = 0;
+    double median = 0, p95 = 0;
     std::string reference;  ///< what the same work is compared with
-    double reference_ms = 0;
-    double ratio() const { return reference_ms > 0 ? median_ms / reference_ms : 0; }
+    double compared = 0;
+    std::string unit = "ms";
+    double ratio() const { return compared > 0 ? median / compared : 0; }
 };
 
 /// Milliseconds of each call.

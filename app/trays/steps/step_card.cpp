@@ -229,6 +229,8 @@ void StepCard::keyPressEvent(QKeyEvent* event) {
     const bool alt = event->modifiers() & Qt::AltModifier;
     if (alt && event->key() == Qt::Key_Up) return Q_EMIT move_wanted(-1);
     if (alt && event->key() == Qt::Key_Down) return Q_EMIT move_wanted(1);
+    // A Return that ended typing in a field comes by here too, and is not meant for the card.
+    if (!hasFocus()) return QWidget::keyPressEvent(event);
     if (event->key() == Qt::Key_Return || event->key() == Qt::Key_Space)
         return Q_EMIT chosen(event->modifiers() & Qt::ControlModifier);
     if (event->key() == Qt::Key_Delete) return Q_EMIT remove_wanted();

@@ -43,29 +43,44 @@ StepDetails::StepDetails(steps::StepKind kind, const TrayContext& context, QWidg
 // ---------------------------------------------------------------- rows
 
 QHBoxLayout* StepDetails::add_row(Fold* fold) {
-    auto* row = new QHBoxLayout;
+    auto* widget = new QWidget(this);
+    auto* row = new QHBoxLayout(widget);
+    row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(8);
-    fold->body()->addLayout(row);
+    fold->body()->addWidget(widget);
     return row;
 }
 
+void StepDetails::show_when(QWidget* widget, bool (*has_effect)(const StepSettings&)) {
+    showers_.push_back([widget, has_effect](const StepSettings& s) { widget->setVisible(has_effect(s)); });
+}
+
+QLabel* StepDetails::add_label(QLayout* row, const QString& text) {
+    auto* label = make_label(text, Tone::quiet, this);
+    label->setWordWrap(false);
+    row->addWidget(label);
+    return label;
+}
+
 void StepDetails::take_field(ValueField* field, QLayout* row, const QString& name) {
-    if (!name.isEmpty()) row->addWidget(make_label(name, Tone::quiet, this));
-    field->setFixedWidth(78);
+    if (!name.isEmpty()) add_label(row, name);
+    field->setFixedWidth(72);
     row->addWidget(field);
 }
 
 template <class Set, class Get>
-void StepDetails::add_length(QLayout* row, const QString& name, const QString& accessible, Get get, Set set) {
+ValueField* StepDetails::add_length(QLayout* row, const QString& name, const QString& accessible, Get get, Set set) {
     auto* field = make_length_field(accessible, this);
     take_field(field, row, name);
     showers_.push_back([field, get](const StepSettings& s) { field->show_value(get(s).mm()); });
     connect(field, &ValueField::committed, this,
             [this, set](double mm) { Q_EMIT changed([set, mm](StepSettings& s) { set(s, Length::mm(mm)); }); });
+    return field;
 }
 
 template <class Set, class Get>
-void StepDetails::add_choice(QLayout* row, const QString& accessible, const QStringList& words, Get get, Set set) {
+QComboBox* StepDetails::add_choice(QLayout* row, const QString& accessible, const QStringList& words, Get get,
+                                   Set set) {
     auto* box = new QComboBox(this);
     keep_from_wheel(box);
     box->setAccessibleName(accessible);
@@ -77,6 +92,7 @@ void StepDetails::add_choice(QLayout* row, const QString& accessible, const QStr
     });
     connect(box, &QComboBox::activated, this,
             [this, set](int index) { Q_EMIT changed([set, index](StepSettings& s) { set(s, index); }); });
+    return box;
 }
 
 template <class Set, class Get>
@@ -98,12 +114,14 @@ void StepDetails::build_fill() {
         first, tr("Way of filling"), {tr("Scan lines"), tr("Along the outline")},
         [](const StepSettings& s) { return static_cast<int>(s.fill.way); },
         [](StepSettings& s, int index) { s.fill.way = static_cast<FillSettings::Way>(index); });
-    add_choice(
+    const auto scanned = [](const StepSettings& s) { return s.fill.way == FillSettings::Way::scan_lines; };
+    auto* direction = add_choice(
         first, tr("Direction of scan lines"), {tr("Both ways"), tr("One way")},
         [](const StepSettings& s) { return s.fill.both_ways ? 0 : 1; },
         [](StepSettings& s, int index) { s.fill.both_ways = index == 0; });
+    show_when(direction, scanned);
     auto* second = add_row(fill_);
-    second->addWidget(make_label(tr("Angle"), Tone::quiet, this));
+    add_label(second, tr("Angle"));
     auto* angle = make_angle_field(tr("Angle of scan lines"), this);
     angle->setFixedWidth(78);
     second->addWidget(angle);
@@ -115,10 +133,11 @@ void StepDetails::build_fill() {
         [](StepSettings& s, bool on) { s.fill.crossed = on; });
     second->addStretch(1);
     auto* third = add_row(fill_);
-    add_choice(
+    auto* first_line = add_choice(
         third, tr("First line"), {tr("Near side first"), tr("Far side first"), tr("Left first"), tr("Right first")},
         [](const StepSettings& s) { return static_cast<int>(s.fill.first); },
         [](StepSettings& s, int index) { s.fill.first = static_cast<FillSettings::First>(index); });
+    show_when(first_line, scanned);
     add_tick(
         third, tr("Outline after"), [](const StepSettings& s) { return s.fill.outline_after; },
         [](StepSettings& s, bool on) { s.fill.outline_after = on; });
@@ -132,24 +151,27 @@ void StepDetails::build_fill() {
             [mm](StepSettings& s) { s.fill.run_up = mm < 0 ? std::nullopt : std::optional(Length::mm(mm)); });
     });
     add_length(
-        fourth, tr("Shift back lines"), tr("Shift of lines that run back"),
+        fourth, tr("Way back by"), tr("Shift of lines that run back"),
         [](const StepSettings& s) { return s.fill.shift; },
         [](StepSettings& s, Length length) { s.fill.shift = length; });
     fourth->addStretch(1);
+    for (QHBoxLayout* row : {second, fourth})
+        show_when(row->parentWidget(), scanned);
 }
 
 void StepDetails::build_line() {
     line_ = new Fold(tr("How the line goes"), this);
     layout()->addWidget(line_);
     auto* kerf = add_row(line_);
-    kerf->addWidget(make_label(tr("Kerf"), Tone::quiet, this));
+    add_label(kerf, tr("Kerf"));
     add_choice(
         kerf, tr("Side of the kerf"), {tr("on the line"), tr("outside, holes inside"), tr("inside, holes outside")},
         [](const StepSettings& s) { return static_cast<int>(s.line.kerf_side); },
         [](StepSettings& s, int index) { s.line.kerf_side = static_cast<LineSettings::Kerf>(index); });
-    add_length(
+    auto* width = add_length(
         kerf, {}, tr("Width of the kerf"), [](const StepSettings& s) { return s.line.kerf; },
         [](StepSettings& s, Length length) { s.line.kerf = length; });
+    show_when(width, [](const StepSettings& s) { return s.line.kerf_side != LineSettings::Kerf::none; });
     auto* ends = add_row(line_);
     add_length(
         ends, tr("Lead-in"), tr("Lead-in"), [](const StepSettings& s) { return s.line.lead_in; },
@@ -159,7 +181,7 @@ void StepDetails::build_line() {
         [](StepSettings& s, Length length) { s.line.overcut = length; });
     ends->addStretch(1);
     auto* bridges = add_row(line_);
-    bridges->addWidget(make_label(tr("Bridges"), Tone::quiet, this));
+    add_label(bridges, tr("Bridges"));
     auto* count = make_count_field(tr("Bridges on each closed line"), this);
     count->setFixedWidth(48);
     bridges->addWidget(count);
@@ -181,7 +203,7 @@ void StepDetails::build_line() {
         [](StepSettings& s, Length length) { s.line.perforation_gap = length; });
     perforation->addStretch(1);
     auto* pulses = add_row(line_);
-    pulses->addWidget(make_label(tr("or pulses in a cm"), Tone::quiet, this));
+    add_label(pulses, tr("or pulses in a cm"));
     auto* rate = make_count_field(tr("Pulses in a centimetre"), this);
     rate->setFixedWidth(48);
     pulses->addWidget(rate);
@@ -199,10 +221,11 @@ void StepDetails::build_line() {
         order, tr("Order of lines"), {tr("Shortest way"), tr("As drawn")},
         [](const StepSettings& s) { return static_cast<int>(s.line.order); },
         [](StepSettings& s, int index) { s.line.order = static_cast<LineSettings::Order>(index); });
-    add_choice(
+    auto* parts = add_choice(
         order, tr("Order of parts"), {tr("parts mixed"), tr("part by part"), tr("all holes first")},
         [](const StepSettings& s) { return static_cast<int>(s.line.parts); },
         [](StepSettings& s, int index) { s.line.parts = static_cast<LineSettings::Parts>(index); });
+    show_when(parts, [](const StepSettings& s) { return s.line.order == LineSettings::Order::shortest; });
     build_marks(line_);
 }
 
@@ -220,7 +243,7 @@ void StepDetails::build_marks(Fold* fold) {
             });
         });
     };
-    row->addWidget(make_label(tr("On the bed"), Tone::quiet, this));
+    add_label(row, tr("Mark"));
     using Kind = job::PathMark::Kind;
     add(tr("Start"), tr("The line begins here, as it is drawn"), tr("Click where the line begins"), Kind::start);
     add(tr("Start back"), tr("The line begins here and runs the other way"), tr("Click where the line begins"),
@@ -237,7 +260,7 @@ void StepDetails::build_beam(steps::StepKind kind) {
     beam_ = new Fold(tr("Beam, air and focus"), this);
     layout()->addWidget(beam_);
     auto* first = add_row(beam_);
-    first->addWidget(make_label(tr("Beam"), Tone::quiet, this));
+    add_label(first, tr("Beam"));
     add_choice(
         first, tr("How the beam is kept"), {tr("follows the speed"), tr("constant")},
         [](const StepSettings& s) { return static_cast<int>(s.beam); },
@@ -250,15 +273,13 @@ void StepDetails::build_beam(steps::StepKind kind) {
     showers_.push_back([this](const StepSettings& s) { warning_->setVisible(s.beam == steps::BeamControl::constant); });
     if (kind != steps::StepKind::engrave) build_corner_power();
     auto* air = add_row(beam_);
-    air->addWidget(make_label(tr("Air blows first for"), Tone::quiet, this));
+    add_label(air, tr("Air blows first for"));
     auto* lead = make_seconds_field(tr("Air before the beam"), this);
     lead->setFixedWidth(78);
     air->addWidget(lead);
     air->addStretch(1);
-    showers_.push_back([lead](const StepSettings& s) {
-        lead->show_value(s.air_lead.seconds());
-        lead->setEnabled(s.air);
-    });
+    showers_.push_back([lead](const StepSettings& s) { lead->show_value(s.air_lead.seconds()); });
+    show_when(air->parentWidget(), [](const StepSettings& s) { return s.air; });
     connect(lead, &ValueField::committed, this, [this](double seconds) {
         Q_EMIT changed([seconds](StepSettings& s) { s.air_lead = Duration::seconds(seconds); });
     });
@@ -274,18 +295,13 @@ void StepDetails::build_beam(steps::StepKind kind) {
 /// Only under a constant beam: one that follows the speed weakens by itself.
 void StepDetails::build_corner_power() {
     auto* row = add_row(beam_);
-    auto* text = make_label(tr("Power at rest, in corners"), Tone::quiet, this);
-    row->addWidget(text);
+    add_label(row, tr("Power at rest, in corners"));
     auto* low = make_power_field(tr("Power in corners"), this);
     low->setFixedWidth(78);
     row->addWidget(low);
     row->addStretch(1);
-    showers_.push_back([text, low](const StepSettings& s) {
-        const bool has_effect = s.beam == steps::BeamControl::constant;
-        text->setVisible(has_effect);
-        low->setVisible(has_effect);
-        low->show_value(s.low_power.value_or(s.power).percent());
-    });
+    showers_.push_back([low](const StepSettings& s) { low->show_value(s.low_power.value_or(s.power).percent()); });
+    show_when(row->parentWidget(), [](const StepSettings& s) { return s.beam == steps::BeamControl::constant; });
     connect(low, &ValueField::committed, this, [this](double percent) {
         Q_EMIT changed([percent](StepSettings& s) {
             s.low_power = percent < s.power.percent() ? std::optional(Power::percent(percent)) : std::nullopt;

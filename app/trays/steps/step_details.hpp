@@ -38,12 +38,15 @@ class StepDetails : public QWidget {
 
     // Each maker adds a row and keeps what shows the value anew.
     template <class Set, class Get>
-    void add_length(QLayout* row, const QString& name, const QString& accessible, Get get, Set set);
+    ValueField* add_length(QLayout* row, const QString& name, const QString& accessible, Get get, Set set);
     template <class Set, class Get>
-    void add_choice(QLayout* row, const QString& accessible, const QStringList& words, Get get, Set set);
+    QComboBox* add_choice(QLayout* row, const QString& accessible, const QStringList& words, Get get, Set set);
     template <class Set, class Get>
     void add_tick(QLayout* row, const QString& text, Get get, Set set);
+    /// A row in a widget of its own, which can be hidden.
     QHBoxLayout* add_row(Fold* fold);
+    QLabel* add_label(QLayout* row, const QString& text);
+    void show_when(QWidget* widget, bool (*has_effect)(const steps::StepSettings&));
     void take_field(ValueField* field, QLayout* row, const QString& name);
 
     TrayContext context_;

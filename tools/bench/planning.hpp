@@ -1,0 +1,14 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "figures.hpp"
+
+namespace chalkline::bench {
+
+/// The dark way through random points beside the shortest possible, and how long it takes to find.
+std::vector<Figure> path_order();
+/// Moves and raster runs a second of the time model, beside the time the encoder takes for the same program.
+std::vector<Figure> time_model();
+/// One hundred copies of a tag planned, beside one.
+std::vector<Figure> repeats();
+
+}  // namespace chalkline::bench
