@@ -404,16 +404,32 @@ void BedView::draw_places(QPainter& painter) const {
     }
 }
 
-/// Marked places: a ring with its letter.
+/// Marked places: a ring with its letter. Marks of lines: a dot with a flag where one begins, two bars for a bridge.
 void BedView::draw_marked(QPainter& painter) const {
     painter.setFont(theme::font(theme::small, QFont::DemiBold));
+    painter.setPen(QPen(roles_.text, 1.6));
     for (const job::MarkedPlace& marked : document_.job().marked) {
         const QPointF at = camera_.to_screen(marked.place);
-        painter.setPen(QPen(roles_.text, 1.6));
         painter.setBrush(Qt::NoBrush);
         painter.drawEllipse(at, 6, 6);
         painter.drawPoint(at);
         painter.drawText(at + QPointF(9, -5), QString::fromStdString(marked.name));
+    }
+    painter.setPen(QPen(roles_.accent, 2));
+    painter.setBrush(roles_.accent);
+    for (const job::Motif& motif : document_.job().motifs) {
+        for (const job::PathMark& mark : motif.marks) {
+            const QPointF at = camera_.to_screen(motif.place(mark.on_page));
+            if (mark.kind == job::PathMark::Kind::bridge) {
+                for (const double x : {-3.0, 3.0})
+                    painter.drawLine(at + QPointF(x, -6), at + QPointF(x, 6));
+                continue;
+            }
+            const double flag = mark.kind == job::PathMark::Kind::start ? 9 : -9;
+            painter.drawEllipse(at, 2.5, 2.5);
+            painter.drawLine(at, at + QPointF(0, -14));
+            painter.drawPolygon(QPolygonF{at + QPointF(0, -14), at + QPointF(flag, -11), at + QPointF(0, -8)});
+        }
     }
 }
 

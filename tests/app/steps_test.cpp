@@ -120,6 +120,31 @@ TEST_CASE("several cards are set at once, words typed are kept, a refused value 
     CHECK(settings(driver, 2).speed == Speed::mm_per_min(2400));
 }
 
+TEST_CASE("a card says what is wrong with its step, and why it does not reach its speed") {
+    WindowDriver driver;
+    open_plate(driver);
+    click_card(driver, 3);
+    open_fold(driver, "Beam, air and focus");
+    choose(driver, "How the beam is kept", "constant");
+    REQUIRE(driver.wait_planned());
+    QTest::qWait(20);
+    CHECK(driver.visible_text().contains("Step 3 burns with a constant beam"));
+    driver->document().history().undo();
+    REQUIRE(driver.wait_planned());
+    QTest::qWait(20);
+    CHECK_FALSE(driver.visible_text().contains("Step 3 burns with a constant beam"));
+
+    WindowDriver small;
+    draw(small, "Ellipse");
+    small->choose(Mark::steps);
+    QTest::qWait(20);
+    click_card(small, 1);
+    REQUIRE(small.type("Speed", "100 %"));
+    REQUIRE(small.wait_planned());
+    QTest::qWait(20);
+    CHECK(small.visible_text().contains("of 12000 mm/min reached: "));
+}
+
 TEST_CASE("an ink goes to a second step by Ctrl and its number, and back out") {
     WindowDriver driver;
     open_plate(driver);

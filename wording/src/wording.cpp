@@ -170,6 +170,20 @@ QString name(steps::StepKind kind) {
     return {};
 }
 
+QString reason(planning::SpeedLimit limit) {
+    switch (limit) {
+        case planning::SpeedLimit::none:
+            return {};
+        case planning::SpeedLimit::acceleration:
+            return tr("too little room to speed up");
+        case planning::SpeedLimit::lookahead:
+            return tr("too many short lines for the controller");
+        case planning::SpeedLimit::link:
+            return tr("the link is too slow for so many lines");
+    }
+    return {};
+}
+
 QString count_of(InkKind kind, int shapes) {
     if (kind == InkKind::fill) return shapes == 1 ? tr("1 fill") : tr("%1 fills").arg(shapes);
     if (kind == InkKind::picture) return shapes == 1 ? tr("1 picture") : tr("%1 pictures").arg(shapes);

@@ -32,6 +32,9 @@ void StepCard::build_fields() {
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(20, head_height + 2, 12, 10);
     all->setSpacing(0);
+    warning_ = make_label({}, Tone::attention, this);
+    warning_->hide();
+    all->addWidget(warning_);
     fields_ = new QWidget(this);
     auto* grid = new QGridLayout(fields_);
     grid->setContentsMargins(0, 0, 0, 0);
@@ -127,6 +130,12 @@ void StepCard::show_step(const job::Step& step, int number) {
 void StepCard::show_time(std::optional<Duration> time) {
     time_ = time ? wording::duration(*time) : QString();
     update();
+}
+
+void StepCard::show_warning(const QString& warning) {
+    warning_->setText(warning);
+    warning_->setVisible(!warning.isEmpty());
+    updateGeometry();
 }
 
 void StepCard::open(bool opened) {

@@ -21,6 +21,8 @@ class StepCard : public QWidget {
     const job::Step& step() const { return step_; }
     void show_step(const job::Step& step, int number);
     void show_time(std::optional<Duration> time);
+    /// What is wrong with it, or keeps it from its speed; empty: nothing.
+    void show_warning(const QString& warning);
     void open(bool opened);
     /// One of several that are set at once.
     void show_chosen(bool chosen);
@@ -61,7 +63,7 @@ class StepCard : public QWidget {
     bool opened_ = false, lit_ = false, chosen_ = false, dragging_ = false;
     QPoint pressed_;
     QWidget* fields_ = nullptr;
-    QLabel* dose_ = nullptr;
+    QLabel *dose_ = nullptr, *warning_ = nullptr;
     ValueField *power_ = nullptr, *speed_ = nullptr, *passes_ = nullptr, *pitch_ = nullptr;
     QCheckBox *air_ = nullptr, *on_ = nullptr;
     QLineEdit* note_ = nullptr;

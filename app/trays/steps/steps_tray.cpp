@@ -15,6 +15,16 @@ bool under(const QWidget* widget, const QPoint& global) {
     return widget->isVisible() && widget->rect().contains(widget->mapFromGlobal(global));
 }
 
+/// Why a step does not reach its speed; empty when it does.
+QString slower_than_asked(const planning::StepReport& report, const job::Step& step) {
+    const double asked = step.settings.speed.mm_per_min();
+    if (report.burn <= 0 || report.reached_speed >= asked * 0.98) return {};
+    return StepsTray::tr("%1 of %2 mm/min reached: %3")
+        .arg(std::lround(report.reached_speed))
+        .arg(std::lround(asked))
+        .arg(wording::reason(report.limit));
+}
+
 }  // namespace
 
 StepsTray::StepsTray(const TrayContext& context, QWidget* parent) : QWidget(parent), context_(context) {
@@ -140,13 +150,22 @@ void StepsTray::refresh() {
 }
 
 void StepsTray::show_times() {
-    const auto& plan = context_.plans.planned().plan;
+    const Planned& planned = context_.plans.planned();
     for (StepCard* card : cards_) {
         std::optional<Duration> time;
-        if (plan && !context_.plans.stale())
-            for (const auto& report : plan->steps)
-                if (report.step == card->id()) time = report.time;
+        QStringList warnings;
+        if (planned.plan && !context_.plans.stale())
+            for (const auto& report : planned.plan->steps)
+                if (report.step == card->id()) {
+                    time = report.time;
+                    warnings << slower_than_asked(report, card->step());
+                }
+        for (const planning::Check& check : planned.checks)
+            if (check.step == card->id() && check.code != planning::check::cut_before_engrave)
+                warnings << wording::describe(check).what;
+        warnings.removeAll(QString());
         card->show_time(time);
+        card->show_warning(warnings.join(". "));
     }
 }
 

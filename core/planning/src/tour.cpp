@@ -450,7 +450,8 @@ class Improver {
 std::vector<Visit> short_tour(const std::vector<Stop>& stops, Point from, const Watch& watch) {
     std::vector<Visit> visits = NearestNext(stops).order(from, watch);
     // A few thousand stops are shaken often; of more, each gets a try or two.
-    const std::size_t tries = std::min<std::size_t>(stops.size() * 15, std::max<std::size_t>(40000, stops.size()));
+    const std::size_t tries =
+        std::clamp<std::size_t>(stops.size() * 5, 400, std::max<std::size_t>(40000, stops.size()));
     constexpr int rounds = 2;
     for (int round = 0; round < rounds && !watch.cancelled(); ++round) {
         choose_doors(stops, from, visits);

@@ -28,6 +28,8 @@ Message describe(const planning::Check& check);
 Message describe(const planning::ProgramFault& fault);
 
 QString name(steps::StepKind kind);
+/// What keeps a step from its speed, in a maker's words; empty for `none`.
+QString reason(planning::SpeedLimit limit);
 /// "fill" or "line", with the count: "19 fills".
 QString count_of(InkKind kind, int shapes);
 /// What the machine is doing, for the rail: "Idle", "Burning", "Locked".
