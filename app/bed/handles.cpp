@@ -79,6 +79,15 @@ std::vector<PlacedHandle> handles_of(const HandleFrame& frame, const Camera& cam
     return handles;
 }
 
+void draw_handles(QPainter& painter, const std::vector<PlacedHandle>& handles) {
+    for (const PlacedHandle& placed : handles) {
+        if (placed.handle.kind == Handle::Kind::turn)
+            painter.drawEllipse(placed.at, 5, 5);
+        else
+            painter.drawRect(QRectF(placed.at - QPointF(3.5, 3.5), QSizeF(7, 7)));
+    }
+}
+
 std::optional<Handle> handle_at(const HandleFrame& frame, const Camera& camera, QPointF at) {
     // On a frame smaller than the handles there is room for moving only, and for turning.
     const bool tiny = std::max(frame.box.width(), frame.box.height()) * camera.scale < 3 * handle_reach;

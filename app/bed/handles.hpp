@@ -4,10 +4,14 @@
 
 #include <chalkline/job/job.hpp>
 
+#include <QPainter>
 #include <optional>
 #include <vector>
 
 namespace chalkline::app {
+
+inline constexpr double snap_reach = 7;  // px
+inline constexpr double least_drag = 3;  // px: less is a click
 
 /// The frame round what is chosen: its box in its own directions, which are a turned motif's when it is alone.
 struct HandleFrame {
@@ -34,6 +38,8 @@ struct PlacedHandle {
 };
 /// The handles of a frame on the screen. A frame without width or height has none on its sides.
 std::vector<PlacedHandle> handles_of(const HandleFrame& frame, const Camera& camera);
+/// Draws them with the painter's pen and brush.
+void draw_handles(QPainter& painter, const std::vector<PlacedHandle>& handles);
 std::optional<Handle> handle_at(const HandleFrame& frame, const Camera& camera, QPointF at);
 
 /// The map of the bed that a handle dragged from one place to another makes of what it holds.

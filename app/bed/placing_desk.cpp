@@ -207,14 +207,14 @@ job::Id PlacingDesk::nearest_motif(geometry::Point on_bed) const {
 void PlacingDesk::mark_path(job::PathMark::Kind kind, geometry::Point on_bed) {
     if (document_.job().motifs.empty()) return;
     edit(tr("Mark a place of a line"), job::mark_path(document_.job(), nearest_motif(on_bed), kind, on_bed),
-         JobChange::art | JobChange::steps);
+         JobChange::steps);
 }
 
 void PlacingDesk::clear_path_marks() {
     Result<job::Job> job = document_.job();
     for (const job::Motif& motif : document_.job().motifs)
         if (job && (chosen_.empty() || is_chosen(motif.id))) job = job::clear_path_marks(std::move(*job), motif.id);
-    edit(tr("Clear marks of lines"), std::move(job), JobChange::art | JobChange::steps);
+    edit(tr("Clear marks of lines"), std::move(job), JobChange::steps);
 }
 
 void PlacingDesk::choose_object(std::optional<std::size_t> shape) {

@@ -16,8 +16,6 @@ using geometry::Transform;
 
 namespace {
 
-constexpr double snap_reach = 7;    // px
-constexpr double least_drag = 3;    // px: less is a click
 constexpr double datum_radius = 7;  // px
 constexpr int drag_merge = 1;
 
@@ -249,13 +247,7 @@ void PlacingHand::draw_frame(QPainter& painter, const Camera& camera) const {
     for (const job::Id id : desk_.chosen())
         locked = locked && job.motif(id)->locked;
     painter.setBrush(roles_.card);
-    for (const PlacedHandle& placed :
-         locked || desk_.held() ? std::vector<PlacedHandle>() : handles_of(frame, camera)) {
-        if (placed.handle.kind == Handle::Kind::turn)
-            painter.drawEllipse(placed.at, 5, 5);
-        else
-            painter.drawRect(QRectF(placed.at - QPointF(3.5, 3.5), QSizeF(7, 7)));
-    }
+    if (!locked && !desk_.held()) draw_handles(painter, handles_of(frame, camera));
 
     const Box box = job::bounds(job, desk_.chosen());
     painter.setFont(theme::font(theme::small));

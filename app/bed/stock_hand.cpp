@@ -11,8 +11,6 @@ using geometry::Transform;
 
 namespace {
 
-constexpr double stock_snap_reach = 7;  // px
-constexpr double stock_least_drag = 3;  // px: less is a click
 constexpr int stock_drag_merge = 3;
 
 }  // namespace
@@ -50,7 +48,7 @@ bool StockHand::press_piece(QPointF at, const Camera& camera) {
 }
 
 void StockHand::move(QPointF at, Qt::KeyboardModifiers keys, const Camera& camera) {
-    moved_ = moved_ || QLineF(from_, at).length() >= stock_least_drag;
+    moved_ = moved_ || QLineF(from_, at).length() >= least_drag;
     if (!moved_) return;
     const Point from = camera.to_bed(from_), to = camera.to_bed(at);
     if (grip_ == Grip::handle) {
@@ -67,7 +65,7 @@ void StockHand::move(QPointF at, Qt::KeyboardModifiers keys, const Camera& camer
         SnapLines lines;
         lines.add(machine_.bed());
         by = by + snap({box.left + by.x, box.bottom + by.y, box.right + by.x, box.top + by.y}, lines,
-                       stock_snap_reach / camera.scale)
+                       snap_reach / camera.scale)
                       .by;
     }
     desk_.transform_stock_from(start_job_, Transform::move(by.x, by.y), stock_drag_merge);
@@ -96,12 +94,7 @@ void StockHand::draw(QPainter& painter, const Camera& camera) const {
     painter.drawPolygon(corners);
     painter.setPen(QPen(roles_.accent, 1.4));
     painter.setBrush(roles_.card);
-    for (const PlacedHandle& placed : handles_of(now, camera)) {
-        if (placed.handle.kind == Handle::Kind::turn)
-            painter.drawEllipse(placed.at, 5, 5);
-        else
-            painter.drawRect(QRectF(placed.at - QPointF(3.5, 3.5), QSizeF(7, 7)));
-    }
+    draw_handles(painter, handles_of(now, camera));
 }
 
 }  // namespace chalkline::app

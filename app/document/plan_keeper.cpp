@@ -36,6 +36,7 @@ Planned work_out(const job::Job& job, const machine::MachineProfile& machine, co
 PlanKeeper::PlanKeeper(JobDocument& document, machine::MachineProfile machine, QObject* parent)
     : QObject(parent), document_(document), machine_(std::move(machine)) {
     connect(&document_, &JobDocument::changed, this, [this](JobChange change) {
+        if (change == JobChange::everything) only_ = {};  // another job
         if (change != JobChange::file) start();
     });
 }

@@ -89,6 +89,16 @@ TEST_CASE("rare settings are one click away, reach the job, and the shut fold sa
     for (auto* button : driver.window().findChildren<QPushButton*>())
         noted = noted || (button->isVisible() && button->text().contains("3 bridges"));
     CHECK(noted);
+    REQUIRE(driver.click(QString::fromUtf8("▸ How the line goes · kerf 0.2 mm, 3 bridges, perforated")));
+    QTest::qWait(20);
+    for (const char* act : {"Start", "Bridge"}) {
+        REQUIRE(driver.click(act));
+        QTest::mouseClick(&driver->bed(), Qt::LeftButton, {}, on_screen(driver, job::bounds(job_of(driver)).centre()));
+        QTest::qWait(20);
+    }
+    CHECK(job_of(driver).motifs[0].marks.size() == 2);
+    REQUIRE(driver.click("Clear"));
+    CHECK(job_of(driver).motifs[0].marks.empty());
     click_card(driver, 1);
     open_fold(driver, "How it is filled");
     tick(driver, "Crossed");

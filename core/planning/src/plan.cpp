@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "corner_power.hpp"
 #include "fill.hpp"
 #include "line_work.hpp"
+#include "program_builder.hpp"
 
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/geometry/combine.hpp>
@@ -22,13 +22,10 @@ using geometry::Point;
 using geometry::Polyline;
 using geometry::Transform;
 using machine::MachineProfile;
-using machine::Operation;
-using machine::PowerValue;
 using machine::Program;
 
 constexpr double bed_slack = 0.005;     // mm: art drawn exactly as large as the bed still fits
 constexpr double shortest_line = 0.02;  // mm: a shorter line is a dot no beam can draw as a line
-constexpr double rapid_from = 3;        // mm: shorter hops stay at working speed and spare a word
 
 /// Everything one step burns, flattened on the bed.
 struct StepShapes {
@@ -133,130 +130,7 @@ Result<void> require_on_bed(const Box& box, const MachineProfile& machine) {
     return fail(error::off_bed, {{"by", format_number(by, 1)}});
 }
 
-/// Appends operations and keeps account of them.
-class Builder {
- public:
-    Builder(Plan& plan, const MachineProfile& machine) : plan_(plan), machine_(machine) {}
-
-    Point at() const { return at_; }
-
-    void begin_step(std::int32_t step, const steps::StepSettings& settings) {
-        origin_ = {step, -1, 0};
-        speed_ = settings.speed;
-        power_ = machine::power_value(settings.power);
-        const auto mode =
-            settings.beam == steps::BeamControl::constant ? machine::BeamMode::constant : machine::BeamMode::following;
-        if (mode_ != mode) add(machine::Beam{mode});
-        mode_ = mode;
-        const bool falls = settings.low_power && mode == machine::BeamMode::constant;
-        falling_ = falls ? std::optional(settings) : std::nullopt;
-        lower_ = machine_.z_axis ? settings.lower_each_pass.mm() : 0;
-        if (settings.air == air_) return;
-        add(machine::Air{settings.air});
-        air_ = settings.air;
-        if (air_ && settings.air_lead > Duration()) add(machine::Dwell{settings.air_lead});
-    }
-
-    /// The focus as low as the pass asks.
-    void begin_pass(int pass) {
-        origin_.pass = pass;
-        focus_at(-lower_ * pass);
-    }
-    void end_step() { focus_at(0); }
-
-    void end() {
-        origin_ = {};
-        add(machine::Beam{machine::BeamMode::off});
-    }
-
-    void add_line(const Strokes& line, int motif) {
-        origin_.motif = motif;
-        travel_to(line.from);
-        for (const Stroke& stroke : line.strokes) {
-            if (!stroke.lit)
-                add_trace(stroke.points, 0);
-            else if (falling_)
-                for (const PoweredPiece& piece : with_corner_power(at_, stroke.points, *falling_, machine_))
-                    add_trace(piece.points, machine::power_value(piece.power));
-            else
-                add_trace(stroke.points, power_);
-        }
-    }
-
-    void add_sweep(const SweepLine& line) {
-        origin_.motif = line.motif;
-        travel_to(line.start);
-        const auto first = static_cast<std::uint32_t>(plan_.program.runs.size());
-        const double whole = geometry::distance(line.start, line.end);
-        double done = 0;
-        const auto run_to = [&](double to, PowerValue power) {
-            const auto length = static_cast<std::uint32_t>(std::llround((to - done) * 1000));
-            if (length > 0) plan_.program.runs.push_back({length, power});
-            (power > 0 ? report_.burn : report_.travel) += to - done;
-            done = to;
-        };
-        for (const geometry::Stretch& s : line.stretches) {
-            run_to(s.from, 0);
-            run_to(s.to, power_);
-            for (const double end : {s.from, s.to})
-                plan_.burn_box.add(within_bed(geometry::between(line.start, line.end, end / whole)));
-        }
-        run_to(whole, 0);
-        at_ = within_bed(line.end);
-        plan_.move_box.add(at_);
-        add(machine::Sweep{at_, first, static_cast<std::uint32_t>(plan_.program.runs.size()) - first});
-    }
-
-    StepReport take_report() { return std::exchange(report_, {}); }
-
- private:
-    Point within_bed(Point p) const {
-        return {std::clamp(p.x, 0.0, machine_.width), std::clamp(p.y, 0.0, machine_.depth)};
-    }
-    void add_trace(const std::vector<Point>& points, PowerValue power) {
-        if (power > 0) plan_.burn_box.add(at_);
-        const auto first = static_cast<std::uint32_t>(plan_.program.points.size());
-        for (const Point point : points) {
-            const Point to = within_bed(point);
-            plan_.program.points.push_back(to);
-            (power > 0 ? plan_.burn_box : plan_.move_box).add(to);
-            (power > 0 ? report_.burn : report_.travel) += geometry::distance(at_, to);
-            at_ = to;
-        }
-        add(machine::Trace{first, static_cast<std::uint32_t>(plan_.program.points.size()) - first, power});
-    }
-    void travel_to(Point to) {
-        to = within_bed(to);
-        const double length = geometry::distance(at_, to);
-        if (moved_) report_.travel += length;
-        add(machine::Travel{to, !moved_ || length > rapid_from});
-        moved_ = true;
-        at_ = to;
-        plan_.move_box.add(to);
-    }
-    void focus_at(double height) {
-        if (height != focus_) add(machine::Focus{height});
-        focus_ = height;
-    }
-    template <class Act>
-    void add(Act act) {
-        plan_.program.operations.push_back({act, speed_, origin_});
-    }
-
-    Plan& plan_;
-    const MachineProfile& machine_;
-    machine::Origin origin_;
-    Speed speed_;
-    PowerValue power_ = 0;
-    Point at_;
-    bool moved_ = false, air_ = false;
-    machine::BeamMode mode_ = machine::BeamMode::off;
-    std::optional<steps::StepSettings> falling_;  ///< the power falls with the speed in corners
-    double lower_ = 0, focus_ = 0;
-    StepReport report_;
-};
-
-void add_lines(Builder& builder, const steps::StepSettings& settings, std::vector<LineShape> lines, int passes,
+void add_lines(ProgramBuilder& builder, const steps::StepSettings& settings, std::vector<LineShape> lines, int passes,
                const Watch& watch) {
     // With a focus that goes down, all is gone round before the next pass; else each line is finished at once.
     const bool by_rounds = settings.lower_each_pass > Length();
@@ -280,7 +154,7 @@ void add_lines(Builder& builder, const steps::StepSettings& settings, std::vecto
 }
 
 /// mm² inked by one pass.
-double add_fill(Builder& builder, const steps::StepSettings& settings, const std::vector<FillShape>& fills,
+double add_fill(ProgramBuilder& builder, const steps::StepSettings& settings, const std::vector<FillShape>& fills,
                 const MachineProfile& machine, const Watch& watch) {
     const double pitch = settings.line_pitch.mm();
     double area = 0;
@@ -304,7 +178,7 @@ double add_fill(Builder& builder, const steps::StepSettings& settings, const std
     return area;
 }
 
-double add_step(Builder& builder, const job::Step& step, StepShapes shapes, const MachineProfile& machine,
+double add_step(ProgramBuilder& builder, const job::Step& step, StepShapes shapes, const MachineProfile& machine,
                 const Watch& watch) {
     const auto& settings = step.settings;
     builder.begin_step(step.id, settings);
@@ -350,7 +224,7 @@ Result<Plan> plan(const job::Job& job, const MachineProfile& machine, const Plan
     if (auto fits = require_on_bed(box, machine); !fits) return tl::unexpected(fits.error());
 
     Plan plan;
-    Builder builder(plan, machine);
+    ProgramBuilder builder(plan, machine);
     for (std::size_t i = 0; i < job.steps.size(); ++i) {
         const job::Step& step = job.steps[i];
         if (bounds(all[i]).empty()) continue;

@@ -174,6 +174,8 @@ class Improver {
             place_[visit.stop] = way_.size();
             way_.push_back(visit.stop);
             door_[visit.stop] = visit.door;
+            in_.push_back(entry(visit.stop));
+            out_.push_back(leave(visit.stop));
         }
         for (std::size_t i = 0; i < stops.size(); ++i) {
             any_fixed_ = any_fixed_ || (stops[i].fixed && stops[i].through);
@@ -222,8 +224,8 @@ class Improver {
         return s.through ? s.doors[1 - door_[stop]] : s.doors[door_[stop]];
     }
     /// Where the way is before place i, and where it goes on at place i.
-    Point exit_at(Index i) const { return i < 0 ? from_ : leave(way_[static_cast<std::size_t>(i)]); }
-    Point entry_at(Index i) const { return entry(way_[static_cast<std::size_t>(i)]); }
+    Point exit_at(Index i) const { return i < 0 ? from_ : out_[static_cast<std::size_t>(i)]; }
+    Point entry_at(Index i) const { return in_[static_cast<std::size_t>(i)]; }
     Index last() const { return static_cast<Index>(size_) - 1; }
     /// The dark way from place i to the next; the end of the way costs nothing.
     double link(Index i) const { return i >= last() ? 0 : geometry::distance(exit_at(i), entry_at(i + 1)); }
@@ -404,6 +406,10 @@ class Improver {
     }
     void turn_round(Index first, Index end) {
         std::reverse(way_.begin() + first, way_.begin() + end + 1);
+        // Gone backwards, every stop is entered where it was left.
+        std::reverse(in_.begin() + first, in_.begin() + end + 1);
+        std::reverse(out_.begin() + first, out_.begin() + end + 1);
+        std::swap_ranges(in_.begin() + first, in_.begin() + end + 1, out_.begin() + first);
         for (Index i = first; i <= end; ++i) {
             const std::size_t stop = way_[static_cast<std::size_t>(i)];
             place_[stop] = static_cast<std::size_t>(i);
@@ -434,6 +440,8 @@ class Improver {
     Point from_;
     std::size_t size_;
     std::vector<std::size_t> way_, place_, door_;
+    std::vector<Point> in_,
+        out_;  ///< doors by place on the way, side by side in memory: they are what is looked at most
     std::vector<std::vector<std::size_t>> children_;
     std::vector<std::vector<std::pair<double, std::size_t>>> neighbours_;  ///< nearest first, with how far
     std::vector<std::size_t> queue_;
@@ -451,7 +459,7 @@ std::vector<Visit> short_tour(const std::vector<Stop>& stops, Point from, const 
     std::vector<Visit> visits = NearestNext(stops).order(from, watch);
     // A few thousand stops are shaken often; of more, each gets a try or two.
     const std::size_t tries =
-        std::clamp<std::size_t>(stops.size() * 5, 400, std::max<std::size_t>(40000, stops.size()));
+        std::clamp<std::size_t>(stops.size() * 5, 400, std::max<std::size_t>(15000, stops.size()));
     constexpr int rounds = 2;
     for (int round = 0; round < rounds && !watch.cancelled(); ++round) {
         choose_doors(stops, from, visits);

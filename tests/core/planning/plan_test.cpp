@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "support/drawn_job.hpp"
 #include "support/virtual_machine.hpp"
 
 #include <chalkline/art/reader.hpp>
@@ -21,13 +22,7 @@ using machine::MachineProfile;
 namespace {
 
 job::Job job_of(const std::string& inside) {
-    auto art =
-        art::read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg' width='400mm' "
-                                                      "height='300mm' viewBox='0 0 400 300' stroke-width='0.1'>" +
-                                                      inside + "</svg>"),
-                  "t.svg");
-    REQUIRE(art);
-    return job::add_art({}, std::make_shared<const art::Artwork>(std::move(*art)), {});
+    return test::drawn_job(inside);
 }
 
 job::Job plate() {

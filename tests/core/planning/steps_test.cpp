@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Every setting of a step, measured in the lines that are sent by an interpreter of its own.
+#include "support/drawn_job.hpp"
 #include "support/interpreter.hpp"
 
 #include <chalkline/art/reader.hpp>
@@ -28,13 +29,7 @@ namespace {
 
 /// What is drawn, all of it in one step of the kind.
 job::Job drawn(const std::string& inside, steps::StepKind kind) {
-    auto art =
-        art::read(std::make_shared<const std::string>("<svg xmlns='http://www.w3.org/2000/svg' width='400mm' "
-                                                      "height='300mm' viewBox='0 0 400 300' stroke-width='0.1'>" +
-                                                      inside + "</svg>"),
-                  "t.svg");
-    REQUIRE(art);
-    job::Job job = job::add_art({}, std::make_shared<const art::Artwork>(std::move(*art)), {});
+    job::Job job = drawn_job(inside);
     job.steps.clear();
     job = job::add_step(job, kind);
     job.motifs[0].place = geometry::Transform::move(0, 0);

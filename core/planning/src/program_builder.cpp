@@ -1,0 +1,125 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "program_builder.hpp"
+
+#include "corner_power.hpp"
+
+#include <algorithm>
+#include <utility>
+
+namespace chalkline::planning {
+namespace {
+
+constexpr double rapid_from = 3;  // mm: shorter hops stay at working speed and spare a word
+
+}  // namespace
+
+using geometry::Point;
+using machine::PowerValue;
+
+template <class Act>
+void ProgramBuilder::add(Act act) {
+    plan_.program.operations.push_back({act, speed_, origin_});
+}
+
+void ProgramBuilder::begin_step(std::int32_t step, const steps::StepSettings& settings) {
+    origin_ = {step, -1, 0};
+    speed_ = settings.speed;
+    power_ = machine::power_value(settings.power);
+    const auto mode =
+        settings.beam == steps::BeamControl::constant ? machine::BeamMode::constant : machine::BeamMode::following;
+    if (mode_ != mode) add(machine::Beam{mode});
+    mode_ = mode;
+    const bool falls = settings.low_power && mode == machine::BeamMode::constant;
+    falling_ = falls ? std::optional(settings) : std::nullopt;
+    lower_ = machine_.z_axis ? settings.lower_each_pass.mm() : 0;
+    if (settings.air == air_) return;
+    add(machine::Air{settings.air});
+    air_ = settings.air;
+    if (air_ && settings.air_lead > Duration()) add(machine::Dwell{settings.air_lead});
+}
+
+void ProgramBuilder::begin_pass(int pass) {
+    origin_.pass = pass;
+    focus_at(-lower_ * pass);
+}
+
+void ProgramBuilder::end() {
+    origin_ = {};
+    add(machine::Beam{machine::BeamMode::off});
+}
+
+void ProgramBuilder::add_line(const Strokes& line, int motif) {
+    origin_.motif = motif;
+    travel_to(line.from);
+    for (const Stroke& stroke : line.strokes) {
+        if (!stroke.lit)
+            add_trace(stroke.points, 0);
+        else if (falling_)
+            for (const PoweredPiece& piece : with_corner_power(at_, stroke.points, *falling_, machine_))
+                add_trace(piece.points, machine::power_value(piece.power));
+        else
+            add_trace(stroke.points, power_);
+    }
+}
+
+void ProgramBuilder::add_sweep(const SweepLine& line) {
+    origin_.motif = line.motif;
+    travel_to(line.start);
+    const auto first = static_cast<std::uint32_t>(plan_.program.runs.size());
+    const double whole = geometry::distance(line.start, line.end);
+    double done = 0;
+    const auto run_to = [&](double to, PowerValue power) {
+        const auto length = static_cast<std::uint32_t>(std::llround((to - done) * 1000));
+        if (length > 0) plan_.program.runs.push_back({length, power});
+        (power > 0 ? report_.burn : report_.travel) += to - done;
+        done = to;
+    };
+    for (const geometry::Stretch& s : line.stretches) {
+        run_to(s.from, 0);
+        run_to(s.to, power_);
+        for (const double end : {s.from, s.to})
+            plan_.burn_box.add(within_bed(geometry::between(line.start, line.end, end / whole)));
+    }
+    run_to(whole, 0);
+    at_ = within_bed(line.end);
+    plan_.move_box.add(at_);
+    add(machine::Sweep{at_, first, static_cast<std::uint32_t>(plan_.program.runs.size()) - first});
+}
+
+StepReport ProgramBuilder::take_report() {
+    return std::exchange(report_, {});
+}
+
+Point ProgramBuilder::within_bed(Point p) const {
+    return {std::clamp(p.x, 0.0, machine_.width), std::clamp(p.y, 0.0, machine_.depth)};
+}
+
+void ProgramBuilder::travel_to(Point to) {
+    to = within_bed(to);
+    const double length = geometry::distance(at_, to);
+    if (moved_) report_.travel += length;
+    add(machine::Travel{to, !moved_ || length > rapid_from});
+    moved_ = true;
+    at_ = to;
+    plan_.move_box.add(to);
+}
+
+void ProgramBuilder::add_trace(const std::vector<Point>& points, PowerValue power) {
+    if (power > 0) plan_.burn_box.add(at_);
+    const auto first = static_cast<std::uint32_t>(plan_.program.points.size());
+    for (const Point point : points) {
+        const Point to = within_bed(point);
+        plan_.program.points.push_back(to);
+        (power > 0 ? plan_.burn_box : plan_.move_box).add(to);
+        (power > 0 ? report_.burn : report_.travel) += geometry::distance(at_, to);
+        at_ = to;
+    }
+    add(machine::Trace{first, static_cast<std::uint32_t>(plan_.program.points.size()) - first, power});
+}
+
+void ProgramBuilder::focus_at(double height) {
+    if (height != focus_) add(machine::Focus{height});
+    focus_ = height;
+}
+
+}  // namespace chalkline::planning
