@@ -363,8 +363,9 @@ TEST_CASE("whatever is drawn and asked for, nothing burns twice, inside comes fi
         const Plan made = plan(job, {}).value();
         RC_ASSERT(std::abs(lit_length(interpret(made.program)) - drawn_length * settings(job).passes) <
                   0.002 * static_cast<double>(made.program.points.size()) + 0.02);
-        machine::Encoder encoder(made.program, {});
-        RC_ASSERT(check_program(encoder, limits_of(job, {}, made.program)).empty());
+        const machine::MachineProfile machine;
+        machine::Encoder encoder(made.program, machine);
+        RC_ASSERT(check_program(encoder, limits_of(job, machine, made.program)).empty());
         // The same drawing gives the same program.
         RC_ASSERT(machine::encode_all(plan(job, {}).value().program, {}) == machine::encode_all(made.program, {}));
     });
