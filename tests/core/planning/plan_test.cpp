@@ -253,7 +253,6 @@ TEST_CASE("times agree with the simulated machine within a few per cent") {
 
 TEST_CASE("a frame rides round in the dark and comes back") {
     const auto program = frame({10, 20, 110, 90}, {}).value();
-    machine::Encoder lines(program, {});
     const MachineProfile profile;
     machine::Encoder again(program, profile);
     CHECK(check_program(again, {profile, {}, {}}).empty());
