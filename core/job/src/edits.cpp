@@ -194,11 +194,11 @@ Result<Job> give_own_step(Job job, Id id, std::size_t shape) {
     const auto from = std::find_if(job.steps.begin(), job.steps.end(),
                                    [&](const Step& step) { return Job::sent(step, *motif, shape); });
     const bool fill = motif->art->shapes[shape].ink.kind == InkKind::fill;
-    const auto settings =
+    const auto like =
         from != job.steps.end() ? from->settings : steps::starting_point(fill ? StepKind::engrave : StepKind::score);
-    const auto place = from != job.steps.end() ? std::next(from) : place_for(job, settings.kind);
+    const auto place = from == job.steps.end() ? place_for(job, like.kind) : from + 1;
     const Id step = ++job.last_id;
-    job.steps.insert(place, Step{step, settings, {}});
+    job.steps.insert(place, Step{step, like, {}});
     return send_object(std::move(job), id, shape, step);
 }
 
