@@ -172,3 +172,67 @@ TEST_CASE("motifs move and go") {
     CHECK(transform(job, {99}, geometry::Transform::move(1, 1)).error().code == job::error::unknown_motif);
     CHECK(remove(job, {job.motifs[0].id}).value().motifs.empty());
 }
+
+TEST_CASE("an ink goes to further steps and is taken from one alone") {
+    job::Job job = job_of("<rect x='10' y='10' width='20' height='20'/>");
+    const Ink black{{0, 0, 0}, InkKind::fill};
+    const job::Id fill = job.steps[0].id;
+    job = add_step(job, StepKind::score);
+    const job::Id outline = job.last_id;
+    job = also_route_ink(job, black, outline).value();
+    CHECK(also_route_ink(job, black, outline).value().steps == job.steps);
+    CHECK(routed_inks(job)[0].steps == Ids{fill, outline});
+    job = take_ink_from(job, black, fill).value();
+    CHECK(routed_inks(job)[0].steps == Ids{outline});
+    job = leave_out(job, black);
+    CHECK(routed_inks(job)[0].left_out);
+    job = also_route_ink(job, black, fill).value();
+    CHECK_FALSE(routed_inks(job)[0].left_out);
+    CHECK(also_route_ink(job, black, 999).error().code == job::error::unknown_step);
+    CHECK(take_ink_from(job, black, 999).error().code == job::error::unknown_step);
+    CHECK(also_route_ink(job, {{}, InkKind::picture}, fill).error().code == job::error::no_picture_step);
+}
+
+TEST_CASE("objects keep their step as long as they are known, and ask their ink when it is gone") {
+    const std::string two = "<rect x='10' y='10' width='20' height='20'/><rect x='50' y='10' width='20' height='20'/>";
+    job::Job job = job_of(two);
+    const job::Id motif = job.motifs[0].id, first = job.steps[0].id;
+    job = give_own_step(job, motif, 1).value();
+    const job::Id own = job.last_id;
+    CHECK(Job::sent(*job.step(own), job.motifs[0], 1));
+    CHECK_FALSE(Job::sent(*job.step(first), job.motifs[0], 1));
+    CHECK(Job::sent(*job.step(first), job.motifs[0], 0));
+    // The same drawing with its pieces moved still has them; one piece less, and nobody knows which is which.
+    const Job moved =
+        replace_art(job, motif, art_of("<g transform='translate(5 5)'>" + two + "</g>"), Anchor::page).value();
+    CHECK(moved.motifs[0].objects == job.motifs[0].objects);
+    const Job fewer =
+        replace_art(job, motif, art_of("<rect x='10' y='10' width='20' height='20'/>"), Anchor::page).value();
+    CHECK(fewer.motifs[0].objects.empty());
+    CHECK(remove_step(job, own).value().motifs[0].objects.empty());
+    CHECK(give_own_step(job, motif, 2).error().code == job::error::unknown_motif);
+    CHECK(send_object(job, motif, 0, 999).error().code == job::error::unknown_step);
+    CHECK(send_object(job, 999, 0, first).error().code == job::error::unknown_motif);
+}
+
+TEST_CASE("a step is idle, noted, remembers words; marks turn with their art and are cleared") {
+    job::Job job = job_of("<rect x='10' y='10' width='20' height='20'/>");
+    const job::Id step = job.steps[0].id, motif = job.motifs[0].id;
+    job = turn_step(job, step, false).value();
+    CHECK_FALSE(Job::burns(job.steps[0], job.motifs[0], 0));
+    CHECK(Job::sent(job.steps[0], job.motifs[0], 0));
+    job = note_step(job, step, "wet it").value();
+    job = keep_typed(job, step, "speed", "30 %").value();
+    CHECK(job.steps[0].typed.at("speed") == "30 %");
+    CHECK(keep_typed(job, step, "speed", "").value().steps[0].typed.empty());
+    const geometry::Point corner = bounds(job).centre();
+    job = mark_path(job, motif, PathMark::Kind::start, corner).value();
+    job.motifs[0].place = geometry::Transform::about({0, 0}, geometry::Transform::turn(1)) * job.motifs[0].place;
+    const geometry::Point now = job.motifs[0].place(job.motifs[0].marks[0].on_page);
+    CHECK(geometry::distance(now, geometry::Transform::turn(1)(corner)) < 1e-9);
+    CHECK(clear_path_marks(job, motif).value().motifs[0].marks.empty());
+    for (const auto& refused : {turn_step(job, 999, true), note_step(job, 999, ""), keep_typed(job, 999, "a", "b")})
+        CHECK(refused.error().code == job::error::unknown_step);
+    CHECK(mark_path(job, 999, PathMark::Kind::bridge, {}).error().code == job::error::unknown_motif);
+    CHECK(clear_path_marks(job, 999).error().code == job::error::unknown_motif);
+}

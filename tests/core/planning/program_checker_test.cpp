@@ -42,6 +42,24 @@ TEST_CASE("the beam stays on bed and stock, dark moves stay on the bed") {
     CHECK(codes("G21G90G17\nM4S0\nG0X50Y10\nG1X20S500F1000\nM5\n", limits) == one(fault::beam_off_stock));
 }
 
+TEST_CASE("a piece with a hollow is looked at along the line, and a round one keeps its edge") {
+    // An L: the far right quarter is missing.
+    const ProgramLimits bent{{}, {{{5, 5}, {45, 5}, {45, 25}, {25, 25}, {25, 45}, {5, 45}}, true}, {}};
+    CHECK(codes(prologue + "G1Y40S500F1000\nG0X40Y10\nG1Y20S500\nM5\n", bent).empty());
+    CHECK(codes(prologue + "G0X10Y40\nG1X40Y10S500F1000\nM5\n", bent).size() == 0);
+    CHECK(codes(prologue + "G0X20Y44\nG1X44Y20S500F1000\nM5\n", bent) == one(fault::beam_off_stock));
+    CHECK(codes(prologue + "G0X20Y44\nG1X44Y20S0F1000\nM5\n", bent).empty());
+}
+
+TEST_CASE("the focus moves alone and dark, on machines that have an axis for it") {
+    machine::MachineProfile with_z;
+    with_z.z_axis = true;
+    CHECK(codes(prologue + "G0Z-.5\nG1X20S500F1000\nG0Z0\nM5\n", {with_z, {}, {}}).empty());
+    CHECK(codes(prologue + "G0Z-.5\nM5\n") == one(fault::unknown_word));
+    CHECK(codes(prologue + "G1Z-.5S500F1000\nM5\n", {with_z, {}, {}}) == one(fault::unknown_word));
+    CHECK(codes(prologue + "G0X20Z-.5\nM5\n", {with_z, {}, {}}) == one(fault::unknown_word));
+}
+
 TEST_CASE("relative moves and inches are followed") {
     CHECK(codes(prologue + "G91\nG1X300S5F1000\nX91\nM5\n") == one(fault::beam_off_bed));
     CHECK(codes("G20G90G17\nM4S0\nG0X16Y1\nM5\n") == one(fault::beyond_limits));
