@@ -151,7 +151,7 @@ void StepDetails::build_fill() {
             [mm](StepSettings& s) { s.fill.run_up = mm < 0 ? std::nullopt : std::optional(Length::mm(mm)); });
     });
     add_length(
-        fourth, tr("Way back by"), tr("Shift of lines that run back"),
+        fourth, tr("Shift returns"), tr("Shift of lines that run back"),
         [](const StepSettings& s) { return s.fill.shift; },
         [](StepSettings& s, Length length) { s.fill.shift = length; });
     fourth->addStretch(1);
