@@ -22,6 +22,8 @@ Planned work_out(const job::Job& job, const machine::MachineProfile& machine, co
         planned.error = plan.error();
         return planned;
     }
+    // The frame goes round what is burned this time.
+    if (only.only_steps || only.only_motifs) planned.burned = plan->burn_box;
     const auto found = planning::check_plan(*plan);
     planned.checks.insert(planned.checks.end(), found.begin(), found.end());
     machine::Encoder checked(plan->program, machine);
@@ -43,6 +45,7 @@ PlanKeeper::PlanKeeper(JobDocument& document, machine::MachineProfile machine, Q
 
 void PlanKeeper::set_only(const planning::PlanOptions& only) {
     only_ = only;
+    Q_EMIT only_changed();
     start();
 }
 

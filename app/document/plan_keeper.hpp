@@ -50,6 +50,8 @@ class PlanKeeper : public QObject {
 
  Q_SIGNALS:
     void changed();
+    /// Another part of the job is burned from now on.
+    void only_changed();
 
  private:
     void forget_what_is_gone();

@@ -70,7 +70,7 @@ MarkFact frame_fact(const job::Job& job, const MachineLink& machine, const BurnD
     return {MarkState::not_yet, job.motifs.empty() ? QString() : tr("not framed yet")};
 }
 
-MarkFact burn_fact(const job::Job& job, const MachineLink& machine, const BurnDesk& desk) {
+MarkFact burn_fact(const job::Job& job, const PlanKeeper& plans, const MachineLink& machine, const BurnDesk& desk) {
     if (desk.burning())
         return {MarkState::not_yet, tr("burning · %1 %").arg(static_cast<int>(std::floor(desk.share_done() * 100)))};
     if (desk.trouble()) return {MarkState::attention, desk.trouble()->what};
@@ -80,7 +80,9 @@ MarkFact burn_fact(const job::Job& job, const MachineLink& machine, const BurnDe
     if (machine.snapshot().state == machine::ControllerState::alarm)
         return {MarkState::not_yet, tr("the controller is locked")};
     if (const auto why = desk.obstacle()) return {MarkState::not_yet, why->what.left(1).toLower() + why->what.mid(1)};
-    return {MarkState::not_yet, desk.framed_at() ? tr("ready") : tr("ready, not framed")};
+    QString fact = desk.framed_at() ? tr("ready") : tr("ready, not framed");
+    if (!plans.whole()) fact += plans.only().only_steps ? tr(" · only one step") : tr(" · only chosen art");
+    return {MarkState::not_yet, fact};
 }
 
 }  // namespace
@@ -93,7 +95,7 @@ LineFacts line_facts(const JobDocument& document, const PlanKeeper& plans, const
             stock_fact(job, plans.planned()),
             rehearse_fact(job, plans),
             frame_fact(job, machine, desk),
-            burn_fact(job, machine, desk)};
+            burn_fact(job, plans, machine, desk)};
 }
 
 QString name(Mark mark) {

@@ -16,12 +16,11 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     connect(&document_, &JobDocument::changed, this, [this](JobChange change) {
         if (change == JobChange::file) return;
         if (touches(change, JobChange::art | JobChange::place | JobChange::stock)) framed_at_.reset();
-        if (!burning()) {
-            burned_at_.reset();
-            burning_.reset();
-            done_ = 0;
-        }
-        Q_EMIT changed();
+        forget_last_burn();
+    });
+    connect(&plans_, &PlanKeeper::only_changed, this, [this] {
+        framed_at_.reset();
+        forget_last_burn();
     });
     connect(&plans_, &PlanKeeper::changed, this, &BurnDesk::changed);
     connect(&machine_, &MachineLink::changed, this, &BurnDesk::follow);
@@ -40,6 +39,15 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
         if (!position_sure) framed_at_.reset();
         Q_EMIT changed();
     });
+}
+
+void BurnDesk::forget_last_burn() {
+    if (!burning()) {
+        burned_at_.reset();
+        burning_.reset();
+        done_ = 0;
+    }
+    Q_EMIT changed();
 }
 
 std::optional<wording::Message> BurnDesk::obstacle() const {

@@ -44,6 +44,7 @@ class BurnDesk : public QObject {
     void changed();
 
  private:
+    void forget_last_burn();
     void say(const Error& error);
     void follow();
     void finish(machine::Activity activity);

@@ -196,6 +196,7 @@ TEST_CASE("a step is switched off and noted, one step or the chosen art is burne
     choose(driver, "What is burned", "Only step 2: Score");
     REQUIRE(driver.wait_planned());
     CHECK(driver->plans().planned().plan->steps.size() == 1);
+    CHECK(driver->plans().planned().burned == driver->plans().planned().plan->burn_box);
     choose(driver, "What is burned", "Burn everything");
     REQUIRE(driver.wait_planned());
     CHECK(driver->plans().planned().plan->total.seconds() == Approx(whole));
