@@ -215,7 +215,7 @@ TEST_CASE("objects keep their step as long as they are known, and ask their ink 
     CHECK(send_object(job, 999, 0, first).error().code == job::error::unknown_motif);
 }
 
-TEST_CASE("a step is idle, noted, remembers words; marks turn with their art and are cleared") {
+TEST_CASE("a step is idle, noted and remembers words, marks turn with their art and are cleared") {
     job::Job job = job_of("<rect x='10' y='10' width='20' height='20'/>");
     const job::Id step = job.steps[0].id, motif = job.motifs[0].id;
     job = turn_step(job, step, false).value();
