@@ -380,9 +380,9 @@ void BedView::draw_art(QPainter& painter) {
 }
 
 void BedView::draw_head(QPainter& painter) const {
-    const auto& now = machine_.snapshot();
-    if (!now.connected || !now.position || !now.position_sure) return;
-    const QPointF at = camera_.to_screen(*now.position);
+    const auto head = machine_.head();
+    if (!head) return;
+    const QPointF at = camera_.to_screen(*head);
     painter.setPen(QPen(roles_.accent, 2.2, Qt::SolidLine, Qt::RoundCap));
     for (const QPointF way : {QPointF(1, 1), QPointF(-1, 1), QPointF(1, -1), QPointF(-1, -1)})
         painter.drawLine(at + way * 9, at + way * 15);

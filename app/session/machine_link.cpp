@@ -176,4 +176,9 @@ void SampleMachine::start(const machine::MachineProfile& profile, const QString&
                              "--settings", folder_.filePath("settings")});
 }
 
+std::optional<geometry::Point> MachineLink::head() const {
+    const auto& now = snapshot();
+    return now.connected && now.position_sure ? now.position : std::nullopt;
+}
+
 }  // namespace chalkline::app

@@ -9,6 +9,7 @@
 #include <QString>
 #include <QTemporaryDir>
 #include <memory>
+#include <optional>
 
 namespace chalkline::app {
 
@@ -21,6 +22,8 @@ class MachineLink : public QObject {
 
     const machine::MachineProfile& profile() const { return profile_; }
     const machine::Snapshot& snapshot() const { return snapshot_; }
+    /// Where the head is on the bed, as long as that is sure.
+    std::optional<geometry::Point> head() const;
     /// What is connected, in words: "simulated", "/dev/ttyUSB0".
     QString name() const { return name_; }
     bool connected() const { return snapshot_.connected; }

@@ -6,14 +6,6 @@
 #include <QHBoxLayout>
 
 namespace chalkline::app {
-namespace {
-
-std::optional<geometry::Point> head_of(const MachineLink& machine) {
-    const auto& now = machine.snapshot();
-    return now.connected && now.position_sure ? now.position : std::nullopt;
-}
-
-}  // namespace
 
 MarkedPlaces::MarkedPlaces(const TrayContext& context, QWidget* parent) : QWidget(parent), context_(context) {
     auto* all = new QVBoxLayout(this);
@@ -28,7 +20,7 @@ MarkedPlaces::MarkedPlaces(const TrayContext& context, QWidget* parent) : QWidge
     at_head_ = make_button(tr("Mark the head's place"), ButtonLook::plain, this);
     at_head_->setToolTip(tr("Drive the head there first"));
     connect(at_head_, &QPushButton::clicked, this, [this] {
-        if (const auto head = head_of(context_.machine)) context_.placing.mark_place(*head);
+        if (const auto head = context_.machine.head()) context_.placing.mark_place(*head);
     });
     auto* click = make_button(tr("Mark by click…"), ButtonLook::plain, this);
     connect(click, &QPushButton::clicked, this, [this] {
@@ -45,8 +37,8 @@ MarkedPlaces::MarkedPlaces(const TrayContext& context, QWidget* parent) : QWidge
         if (touches(change, JobChange::marked)) show_places();
     });
     connect(&context_.machine, &MachineLink::changed, this,
-            [this] { at_head_->setEnabled(head_of(context_.machine).has_value()); });
-    at_head_->setEnabled(head_of(context_.machine).has_value());
+            [this] { at_head_->setEnabled(context_.machine.head().has_value()); });
+    at_head_->setEnabled(context_.machine.head().has_value());
     show_places();
 }
 

@@ -209,8 +209,7 @@ void PlacingPanel::build_datum(QVBoxLayout* all) {
         });
     });
     add_act(acts, tr("To the head"), tr("Moves the job so that the datum lies where the head is"), this, [this] {
-        const auto& now = context_.machine.snapshot();
-        if (now.connected && now.position && now.position_sure) context_.placing.bring_datum_to(*now.position);
+        if (const auto head = context_.machine.head()) context_.placing.bring_datum_to(*head);
     });
     add_act(acts, tr("To a place…"), tr("Click where on the bed the datum goes"), this, [this] {
         context_.bed.pick_place(tr("Click where the datum goes"), [this](Point place) {
