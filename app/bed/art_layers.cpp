@@ -47,7 +47,7 @@ void stroke(QPainter& painter, const ArtLayers::Layer& layer, const QPen& pen) {
 }
 
 QColor tone_of(const steps::StepSettings& settings, const machine::MachineProfile& machine, const theme::Roles& roles) {
-    const double all_passes = steps::dose(settings, machine.watts) * settings.passes;
+    const double all_passes = steps::dose(settings, machine.beam) * settings.passes;
     return roles.burn_tone(steps::burn_tone(all_passes));
 }
 

@@ -8,6 +8,7 @@
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
+#include <QTimer>
 #include <cmath>
 #include <numbers>
 
@@ -107,6 +108,17 @@ void BedView::fit_job() {
 void BedView::bring_into_view(job::Id motif) {
     const geometry::Box box = job::bounds(document_.job(), {motif});
     if (!box.empty() && !QRectF(rect()).contains(rect_of(box, camera_).normalized())) fit_bed();
+}
+
+void BedView::point_at(geometry::Point place) {
+    pointed_ = place;
+    if (!rect().contains(camera_.to_screen(place).toPoint())) fit_bed();
+    constexpr int moment = 4000;  // ms
+    QTimer::singleShot(moment, this, [this] {
+        pointed_.reset();
+        update();
+    });
+    update();
 }
 
 void BedView::hold_stock(bool on) {
@@ -338,6 +350,7 @@ void BedView::paintEvent(QPaintEvent*) {
     hand_.draw_datum(painter, camera_);
     draw_places(painter);
     draw_head(painter);
+    draw_pointed(painter);
     draw_picking(painter);
     draw_hint(painter);
 }
@@ -453,6 +466,16 @@ void BedView::draw_picking(QPainter& painter) const {
     painter.drawRoundedRect(badge, 5, 5);
     painter.setPen(roles_.rail_text);
     painter.drawText(badge, Qt::AlignCenter, text);
+}
+
+void BedView::draw_pointed(QPainter& painter) const {
+    if (!pointed_) return;
+    constexpr double ring = 18;  // px
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(QPen(roles_.card, 5));
+    painter.drawEllipse(camera_.to_screen(*pointed_), ring, ring);
+    painter.setPen(QPen(roles_.attention, 2.5));
+    painter.drawEllipse(camera_.to_screen(*pointed_), ring, ring);
 }
 
 void BedView::draw_hint(QPainter& painter) const {

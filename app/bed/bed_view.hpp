@@ -33,6 +33,8 @@ class BedView : public QWidget {
     /// Shows the whole bed when the motif does not lie in view.
     void bring_into_view(job::Id motif);
     void highlight(const Highlight& highlight);
+    /// Rings a place for a moment, so that the eye finds it.
+    void point_at(geometry::Point place);
     /// The next box dragged or place clicked is given to `take` (bed mm) instead of choosing art; Esc gives up. `hint`
     /// is shown meanwhile.
     void pick_box(const QString& hint, std::function<void(geometry::Box)> take);
@@ -79,6 +81,7 @@ class BedView : public QWidget {
     void draw_marked(QPainter& painter) const;
     void draw_picking(QPainter& painter) const;
     void draw_hint(QPainter& painter) const;
+    void draw_pointed(QPainter& painter) const;
 
     JobDocument& document_;
     PlanKeeper& plans_;
@@ -102,6 +105,7 @@ class BedView : public QWidget {
     std::function<void(geometry::Point)> pick_place_;
     QString pick_hint_;
     std::vector<geometry::Point> stroke_;
+    std::optional<geometry::Point> pointed_;
     bool stroke_seen_ = false;
     bool bare_paths_ = false;
     bool space_held_ = false;

@@ -19,7 +19,8 @@ enum class JobChange : unsigned {
     stock = 8,
     file = 16,
     marked = 32,
-    everything = 63
+    checks = 64,  ///< overrides
+    everything = 127
 };
 inline JobChange operator|(JobChange a, JobChange b) {
     return static_cast<JobChange>(static_cast<unsigned>(a) | static_cast<unsigned>(b));

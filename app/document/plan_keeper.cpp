@@ -5,15 +5,15 @@
 
 namespace chalkline::app {
 bool Planned::may_burn() const {
-    return plan && faults.empty() && std::none_of(checks.begin(), checks.end(), [](const planning::Check& check) {
-               return check.severity == planning::Severity::blocking;
-           });
+    return plan && faults.empty() &&
+           std::none_of(checks.begin(), checks.end(), [](const planning::Check& check) { return check.blocks(); });
 }
 
-Planned work_out(const job::Job& job, const machine::MachineProfile& machine, const planning::PlanOptions& only,
+Planned work_out(const job::Job& job, const planning::CheckGround& ground, const planning::PlanOptions& only,
                  const Watch& watch) {
+    const machine::MachineProfile& machine = ground.machine;
     Planned planned;
-    planned.checks = planning::check_job(job, machine);
+    planned.checks = planning::check_job(job, ground);
     planned.burned = planning::burned_bounds(job);
     planned.off_bed = planning::overhang(job, geometry::outline(machine.bed()));
     if (job.stock) planned.off_stock = planning::overhang(job, job.stock->outline());
@@ -36,7 +36,7 @@ Planned work_out(const job::Job& job, const machine::MachineProfile& machine, co
 }
 
 PlanKeeper::PlanKeeper(JobDocument& document, machine::MachineProfile machine, QObject* parent)
-    : QObject(parent), document_(document), machine_(std::move(machine)) {
+    : QObject(parent), document_(document), ground_{std::move(machine)} {
     connect(&document_, &JobDocument::changed, this, [this](JobChange change) {
         if (change == JobChange::everything) only_ = {};  // another job
         if (change != JobChange::file) start();
@@ -46,6 +46,11 @@ PlanKeeper::PlanKeeper(JobDocument& document, machine::MachineProfile machine, Q
 void PlanKeeper::set_only(const planning::PlanOptions& only) {
     only_ = only;
     Q_EMIT only_changed();
+    start();
+}
+
+void PlanKeeper::set_ground(const planning::CheckGround& ground) {
+    ground_ = ground;
     start();
 }
 
@@ -69,8 +74,8 @@ void PlanKeeper::start() {
         Q_EMIT changed();
         return;
     }
-    runner_.start([job = document_.job(), machine = machine_,
-                   only = only_](const Watch& watch) { return work_out(job, machine, only, watch); },
+    runner_.start([job = document_.job(), ground = ground_,
+                   only = only_](const Watch& watch) { return work_out(job, ground, only, watch); },
                   [this](Planned planned) {
                       planned_ = std::move(planned);
                       Q_EMIT changed();

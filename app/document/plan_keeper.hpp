@@ -29,7 +29,7 @@ struct Planned {
 };
 
 /// Works out job, machine and drawing rules into a Planned value.
-Planned work_out(const job::Job& job, const machine::MachineProfile& machine, const planning::PlanOptions& only,
+Planned work_out(const job::Job& job, const planning::CheckGround& ground, const planning::PlanOptions& only,
                  const Watch& watch);
 
 /// Keeps the newest plan of the document, worked out in the background after every change.
@@ -46,6 +46,9 @@ class PlanKeeper : public QObject {
     /// Only some steps or motifs are planned, and burned, until it is said again; at rest everything is.
     void set_only(const planning::PlanOptions& only);
     const planning::PlanOptions& only() const { return only_; }
+    /// What jobs are checked against from now on.
+    void set_ground(const planning::CheckGround& ground);
+    const planning::CheckGround& ground() const { return ground_; }
     bool whole() const { return !only_.only_steps && !only_.only_motifs; }
 
  Q_SIGNALS:
@@ -58,7 +61,7 @@ class PlanKeeper : public QObject {
     void start();
 
     JobDocument& document_;
-    machine::MachineProfile machine_;
+    planning::CheckGround ground_;
     planning::PlanOptions only_;
     Planned planned_;
     TaskRunner runner_;

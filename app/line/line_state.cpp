@@ -31,7 +31,28 @@ MarkFact art_fact(const job::Job& job, const Planned& planned, int questions) {
     return {MarkState::done, fact};
 }
 
-MarkFact steps_fact(const job::Job& job) {
+QString lower_first(const QString& text) {
+    return text.left(1).toLower() + text.mid(1);
+}
+
+/// The first open check that the mark vouches for, in short; nothing when all pass.
+template <class Concerns>
+std::optional<QString> first_open(const std::vector<planning::Check>& checks, Concerns concerns) {
+    for (const planning::Check& check : checks)
+        if (check.severity != planning::Severity::info && check.overridden.empty() && concerns(check))
+            return lower_first(wording::describe(check).what);
+    return {};
+}
+
+bool about_steps(const planning::Check& check) {
+    return check.step || check.code == planning::check::drawn_twice;
+}
+
+bool about_stock(const planning::Check& check) {
+    return check.code == planning::check::near_edge || check.code == planning::check::dangerous_material;
+}
+
+MarkFact steps_fact(const job::Job& job, const Planned& planned) {
     if (job.motifs.empty()) return {MarkState::not_yet, {}};
     const auto inks = job::routed_inks(job);
     const auto loose =
@@ -43,6 +64,7 @@ MarkFact steps_fact(const job::Job& job) {
     const auto used =
         std::count_if(job.steps.begin(), job.steps.end(), [&](const job::Step& s) { return job.has_work(s); });
     if (used == 0) return {MarkState::not_yet, tr("no step burns anything")};
+    if (const auto open = first_open(planned.checks, about_steps)) return {MarkState::attention, *open};
     QString fact = used == 1 ? tr("1 step") : tr("%1 steps").arg(used);
     const bool cut = !job.steps.empty() && job.steps.back().settings.kind == steps::StepKind::cut && used > 1;
     return {MarkState::done, cut ? fact + tr(" · cut last") : fact};
@@ -51,7 +73,12 @@ MarkFact steps_fact(const job::Job& job) {
 MarkFact stock_fact(const job::Job& job, const Planned& planned) {
     if (planned.off_bed > 0) return {MarkState::attention, tr("%1 mm off the bed").arg(mm(planned.off_bed))};
     if (!job.stock) return {MarkState::not_yet, tr("no piece set")};
-    if (planned.off_stock > 0) return {MarkState::attention, tr("%1 mm off the stock").arg(mm(planned.off_stock))};
+    if (planned.off_stock > 0) {
+        const bool meant =
+            !first_open(planned.checks, [](const auto& c) { return c.code == planning::check::off_stock; });
+        return {meant ? MarkState::done : MarkState::attention, tr("%1 mm off the stock").arg(mm(planned.off_stock))};
+    }
+    if (const auto open = first_open(planned.checks, about_stock)) return {MarkState::attention, *open};
     return {MarkState::done,
             tr("%1 %2 mm").arg(QString::fromStdString(job.stock->material).toLower(), mm(job.stock->thickness.mm()))};
 }
@@ -79,7 +106,7 @@ MarkFact burn_fact(const job::Job& job, const PlanKeeper& plans, const MachineLi
     if (!machine.connected()) return {MarkState::not_yet, tr("no machine connected")};
     if (machine.snapshot().state == machine::ControllerState::alarm)
         return {MarkState::not_yet, tr("the controller is locked")};
-    if (const auto why = desk.obstacle()) return {MarkState::not_yet, why->what.left(1).toLower() + why->what.mid(1)};
+    if (const auto why = desk.obstacle()) return {MarkState::not_yet, lower_first(why->what)};
     QString fact = desk.framed_at() ? tr("ready") : tr("ready, not framed");
     if (!plans.whole()) fact += plans.only().only_steps ? tr(" · only one step") : tr(" · only chosen art");
     return {MarkState::not_yet, fact};
@@ -91,7 +118,7 @@ LineFacts line_facts(const JobDocument& document, const PlanKeeper& plans, const
                      const BurnDesk& desk, int questions) {
     const job::Job& job = document.job();
     return {art_fact(job, plans.planned(), questions),
-            steps_fact(job),
+            steps_fact(job, plans.planned()),
             stock_fact(job, plans.planned()),
             rehearse_fact(job, plans),
             frame_fact(job, machine, desk),

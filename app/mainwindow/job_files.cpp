@@ -53,7 +53,7 @@ void JobFiles::ask_and_open() {
 }
 
 void JobFiles::new_job() {
-    guard([this] { document_.replace({}, {}); });
+    guard([this] { document_.replace(beginning_(), {}); });
 }
 
 void JobFiles::open_job(const QString& path) {

@@ -28,6 +28,8 @@ class JobFiles : public QObject {
     void save(std::function<void()> then = {});
     /// Asks for a place and writes the job's geometry there as SVG.
     void export_svg(const machine::MachineProfile& machine);
+    /// What a new job begins with.
+    void set_beginning(std::function<job::Job()> beginning) { beginning_ = std::move(beginning); }
     /// Runs `action` at once when nothing would be lost, after an answer otherwise.
     void guard(std::function<void()> action);
     /// Offers the newest job a crashed Chalkline left behind in the folder; true when there is one.
@@ -52,6 +54,7 @@ class JobFiles : public QObject {
     JobDocument& document_;
     std::shared_ptr<const Surroundings> surroundings_;  ///< shared with reading that outlives the window
     QWidget* window_;
+    std::function<job::Job()> beginning_ = [] { return job::Job{}; };
     TaskRunner reader_;
 };
 

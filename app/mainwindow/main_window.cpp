@@ -1,14 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mainwindow/main_window.hpp"
 
+#include "mainwindow/connection_sheet.hpp"
+#include "mainwindow/ready_sheet.hpp"
+#include "recipes/recipes_view.hpp"
 #include "trays/art/art_tray.hpp"
 #include "trays/burn_tray.hpp"
 #include "trays/frame_tray.hpp"
 #include "trays/rehearse_tray.hpp"
 #include "trays/stock_tray.hpp"
 #include "widgets/sheet.hpp"
-
-#include <chalkline/ports/ports.hpp>
 
 #include <QApplication>
 #include <QBuffer>
@@ -17,7 +18,6 @@
 #include <QDragEnterEvent>
 #include <QHBoxLayout>
 #include <QImage>
-#include <QLineEdit>
 #include <QMimeData>
 #include <QPointer>
 #include <QShortcut>
@@ -39,6 +39,9 @@ QStringList files_of(const QMimeData* data) {
 WindowOptions with_folders(WindowOptions options) {
     if (options.recovery_folder.isEmpty())
         options.recovery_folder = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/recovery";
+    if (options.recipes.isEmpty())
+        options.recipes =
+            QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation) + "/Chalkline/recipes.db";
     return options;
 }
 
@@ -52,7 +55,8 @@ MainWindow::MainWindow(const WindowOptions& options)
       desk_(document_, plans_, machine_),
       placing_(document_, machine_.profile()),
       art_(document_, options.profile, options.surroundings),
-      autosave_(document_, options_.recovery_folder) {
+      autosave_(document_, options_.recovery_folder),
+      recipes_(options_.recipes, options.profile) {
     setObjectName("window");
     setWindowTitle("Chalkline");
     setAcceptDrops(true);
@@ -60,6 +64,9 @@ MainWindow::MainWindow(const WindowOptions& options)
     resize(1280, 800);
     setStyleSheet(theme::style_sheet(roles_));
     files_ = new JobFiles(document_, options.surroundings, this);
+    history_.addStack(&document_.history());
+    history_.addStack(&recipes_.history());
+    history_.setActiveStack(&document_.history());
     build();
     add_shortcuts();
     qApp->installEventFilter(this);
@@ -102,6 +109,16 @@ MainWindow::MainWindow(const WindowOptions& options)
     connect(&machine_, &MachineLink::changed, this, &MainWindow::show_line);
     connect(&placing_, &PlacingDesk::refused, this,
             [this](const Error& error) { show_message(wording::describe(error)); });
+    connect(&recipes_, &RecipeDesk::message, this, &MainWindow::show_message);
+    connect(&recipes_, &RecipeDesk::changed, this, &MainWindow::take_recipes);
+    connect(&desk_, &BurnDesk::burned, this,
+            [this](const job::Ids& steps) { recipes_.count_burn(document_.job(), steps); });
+    files_->set_beginning([this] {
+        const auto first = recipes_.first_routine();
+        return first ? job::apply({}, *first).job : job::Job{};
+    });
+    take_recipes();
+    recipes_.say_how_it_opened();
     show_line();
     bed_->setFocus();
 }
@@ -116,6 +133,7 @@ MainWindow::~MainWindow() {
     placing_.disconnect();
     art_.disconnect();
     inbox_.disconnect();
+    recipes_.disconnect();
     qDeleteAll(findChildren<QWidget*>(Qt::FindDirectChildrenOnly));
 }
 
@@ -123,7 +141,7 @@ void MainWindow::build() {
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
     all->setSpacing(0);
-    top_ = new TopBar(document_, roles_, this);
+    top_ = new TopBar(document_, history_, roles_, this);
     line_ = new ChalkLine(roles_, this);
     strip_ = new MessageStrip(roles_, this);
     bed_ = new BedView(document_, plans_, machine_, desk_, placing_, roles_, this);
@@ -131,8 +149,8 @@ void MainWindow::build() {
     trays_ = new QStackedWidget(this);
     trays_->setFixedWidth(tray_width);
 
-    const TrayContext context{document_, plans_, machine_, desk_, *bed_, placing_, art_, inbox_, *options_.surroundings,
-                              roles_};
+    const TrayContext context{
+        document_, plans_, machine_, desk_, *bed_, placing_, art_, inbox_, recipes_, *options_.surroundings, roles_};
     const auto add_tray = [this](QWidget* tray) {
         auto* page = new QWidget;
         page->setObjectName("trayPage");
@@ -163,12 +181,21 @@ void MainWindow::build() {
     edge_layout->setContentsMargins(1, 0, 0, 0);
     edge_layout->addWidget(trays_);
     middle->addWidget(edge);
+    auto* job_view = new QWidget(this);
+    auto* job_layout = new QVBoxLayout(job_view);
+    job_layout->setContentsMargins(0, 0, 0, 0);
+    job_layout->setSpacing(0);
+    job_layout->addWidget(line_);
+    job_layout->addLayout(middle, 1);
+    views_ = new QStackedWidget(this);
+    views_->addWidget(job_view);
+    views_->addWidget(new RecipesView(document_, recipes_, roles_, this));
     all->addWidget(top_);
-    all->addWidget(line_);
     all->addWidget(strip_);
-    all->addLayout(middle, 1);
+    all->addWidget(views_, 1);
     all->addWidget(rail_);
 
+    connect(top_, &TopBar::view_chosen, this, &MainWindow::choose_view);
     connect(top_, &TopBar::new_wanted, files_, &JobFiles::new_job);
     connect(top_, &TopBar::open_wanted, files_, &JobFiles::ask_and_open);
     connect(top_, &TopBar::save_wanted, this, [this] { files_->save(); });
@@ -176,8 +203,11 @@ void MainWindow::build() {
     connect(line_, &ChalkLine::chose, this, &MainWindow::choose);
     connect(art, &ArtTray::add_files_wanted, files_, &JobFiles::ask_and_open);
     connect(art, &ArtTray::paste_wanted, this, &MainWindow::paste);
-    connect(burn, &BurnTray::burn_wanted, this, &MainWindow::open_ready_sheet);
-    connect(rail_, &MachineRail::connection_wanted, this, &MainWindow::open_connection_sheet);
+    connect(burn, &BurnTray::burn_wanted, this, &MainWindow::ask_to_burn);
+    connect(rail_, &MachineRail::connection_wanted, this, [this] {
+        open_connection_sheet(
+            machine_, [this] { connect_sample_machine(); }, views_->currentWidget());
+    });
     connect(steps_tray_, &StepsTray::refused, this,
             [this](const Error& error) { show_message(wording::describe(error)); });
 }
@@ -190,8 +220,10 @@ void MainWindow::add_shortcuts() {
     add(QKeySequence::Open, [this] { files_->ask_and_open(); });
     add(QKeySequence::Paste, [this] { paste(); });
     add(QKeySequence::Save, [this] { files_->save(); });
-    add(QKeySequence("Ctrl+Z"), [this] { document_.history().undo(); });
-    add(QKeySequence("Ctrl+Shift+Z"), [this] { document_.history().redo(); });
+    add(QKeySequence("Ctrl+Z"), [this] { history_.activeStack()->undo(); });
+    add(QKeySequence("Ctrl+Shift+Z"), [this] { history_.activeStack()->redo(); });
+    add(QKeySequence("Ctrl+1"), [this] { choose_view(View::job); });
+    add(QKeySequence("Ctrl+2"), [this] { choose_view(View::recipes); });
     add(QKeySequence("Ctrl+E"), [this] { files_->export_svg(machine_.profile()); });
     add(QKeySequence("Ctrl+A"), [this] { placing_.choose_all(); });
     add(QKeySequence("Ctrl+D"), [this] { placing_.copy(); });
@@ -207,11 +239,24 @@ void MainWindow::add_shortcuts() {
     add(QKeySequence("R"), [this] { choose(Mark::rehearse); });
     add(QKeySequence("Ctrl+Return"), [this] {
         choose(Mark::burn);
-        open_ready_sheet();
+        ask_to_burn();
     });
 }
 
+void MainWindow::choose_view(View view) {
+    views_->setCurrentIndex(static_cast<int>(view));
+    top_->show_view(view);
+    // Undo means the history of what is looked at.
+    history_.setActiveStack(view == View::recipes ? &recipes_.history() : &document_.history());
+}
+
+/// What is known of materials decides checks too.
+void MainWindow::take_recipes() {
+    plans_.set_ground({machine_.profile(), recipes_.all(), recipes_.rules().ceiling});
+}
+
 void MainWindow::choose(Mark mark) {
+    choose_view(View::job);
     line_->choose(mark);
     trays_->setCurrentIndex(static_cast<int>(mark));
     bed_->hold_stock(mark == Mark::stock);
@@ -249,76 +294,12 @@ void MainWindow::take_data(const QMimeData* dropped) {
     if (image.save(&buffer, "PNG")) art_.bring_in(png, tr("pasted picture"));
 }
 
+void MainWindow::ask_to_burn() {
+    open_ready_sheet(document_.job(), plans_, desk_, bed_);
+}
+
 void MainWindow::connect_sample_machine() {
     sample_.start(machine_.profile(), options_.simulator_speed);
-}
-
-// ---------------------------------------------------------------- sheets
-
-void MainWindow::open_connection_sheet() {
-    auto* sheet =
-        new Sheet(machine_.connected() ? tr("Machine: %1").arg(machine_.name()) : tr("Connect a machine"), bed_);
-    if (machine_.connected()) {
-        if (machine_.active()) sheet->add_text(tr("It is working. Stop it before you disconnect."), Tone::attention);
-        sheet->add_button(tr("Stay connected"), ButtonLook::accent, {});
-        sheet->add_button(tr("Disconnect"), ButtonLook::plain, [this] { machine_.disconnect_now(); })
-            ->setEnabled(!machine_.active());
-        return sheet->open();
-    }
-    const auto found = ports::list();
-    sheet->add_text(found.empty() ? tr("No serial port is plugged in.") : tr("Ports on this computer:"), Tone::quiet);
-    for (const auto& port : found) {
-        const QString path = QString::fromStdString(port.path);
-        auto* button = make_button(path + "  " + QString::fromStdString(port.maker + " " + port.product),
-                                   ButtonLook::plain, sheet);
-        connect(button, &QPushButton::clicked, this, [this, path, sheet] {
-            sheet->deleteLater();
-            machine_.connect_to(path, path);
-        });
-        sheet->add_widget(button);
-    }
-    auto* typed = new QLineEdit(sheet);
-    typed->setPlaceholderText(tr("/dev/ttyUSB0 or tcp:HOST:PORT"));
-    typed->setAccessibleName(tr("Port or address"));
-    sheet->add_text(tr("Or type a port or address:"), Tone::quiet);
-    sheet->add_widget(typed);
-    sheet->add_button(tr("Simulated machine"), ButtonLook::plain, [this] { connect_sample_machine(); });
-    sheet->add_button(tr("Connect"), ButtonLook::accent, [this, typed] {
-        if (!typed->text().trimmed().isEmpty()) machine_.connect_to(typed->text().trimmed(), typed->text().trimmed());
-    });
-    sheet->open();
-    typed->setFocus();
-}
-
-void MainWindow::open_ready_sheet() {
-    if (desk_.obstacle() || !plans_.planned().plan) return;
-    const Planned& planned = plans_.planned();
-    const job::Job& job = document_.job();
-    QStringList kinds;
-    for (const auto& report : planned.plan->steps)
-        if (const job::Step* step = job.step(report.step)) kinds << wording::name(step->settings.kind).toLower();
-    auto* sheet = new Sheet(tr("Ready to burn?"), bed_);
-    sheet->add_row(tr("What"), kinds.join(", ") + tr(", in this order"));
-    if (!plans_.whole())
-        sheet->add_row(tr("Only"), plans_.only().only_steps ? tr("one step; the rest of the job is not burned")
-                                                            : tr("the chosen art; the rest of the job is not burned"));
-    sheet->add_row(tr("How long"), tr("about %1").arg(wording::duration(planned.plan->total)));
-    if (job.stock)
-        sheet->add_row(tr("Focus"),
-                       tr("for %1, %2")
-                           .arg(QString::fromStdString(job.stock->material),
-                                QString::fromStdString(format_length(job.stock->thickness, LengthUnit::mm))));
-    sheet->add_row(tr("Frame"), desk_.framed_at() ? tr("framed at %1").arg(desk_.framed_at()->toString("hh:mm"))
-                                                  : tr("not framed: nobody has seen where it lands"));
-    QStringList open;
-    for (const auto& check : planned.checks)
-        open << wording::describe(check).what;
-    sheet->add_row(tr("Checks"), open.isEmpty() ? tr("all pass") : open.join("; "));
-    sheet->add_text(tr("Lid shut, extraction and air on, beam switch on? Stay with the machine while it burns."),
-                    Tone::attention);
-    sheet->add_button(tr("Not yet"), ButtonLook::plain, {});
-    sheet->add_button(tr("Burn"), ButtonLook::accent, [this] { desk_.burn(); });
-    sheet->open();
 }
 
 // ---------------------------------------------------------------- keys, drops, closing
@@ -366,7 +347,7 @@ void MainWindow::closeEvent(QCloseEvent* event) {
         close();
     };
     if (machine_.active()) {
-        auto* sheet = new Sheet(tr("The machine is still working"), bed_);
+        auto* sheet = new Sheet(tr("The machine is still working"), views_->currentWidget());
         sheet->add_text(tr("Stop it, then close Chalkline."), Tone::quiet);
         sheet->add_button(tr("Keep working"), ButtonLook::accent, {});
         sheet->add_button(tr("Stop it"), ButtonLook::plain, [this] { machine_.stop(); });

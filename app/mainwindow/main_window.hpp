@@ -10,6 +10,7 @@
 #include "mainwindow/job_files.hpp"
 #include "mainwindow/top_bar.hpp"
 #include "rail/machine_rail.hpp"
+#include "recipes/recipe_desk.hpp"
 #include "session/burn_desk.hpp"
 #include "session/machine_link.hpp"
 #include "theme/theme.hpp"
@@ -19,6 +20,7 @@
 #include <QMimeData>
 #include <QScrollArea>
 #include <QStackedWidget>
+#include <QUndoGroup>
 #include <QWidget>
 
 namespace chalkline::app {
@@ -27,6 +29,7 @@ namespace chalkline::app {
 struct WindowOptions {
     machine::MachineProfile profile;
     std::shared_ptr<const Surroundings> surroundings = std::make_shared<const Surroundings>();
+    QString recipes;                ///< file of the recipes; empty: in the user's data folder
     QString recovery_folder;        ///< where unsaved changes are kept; empty: in the user's data folder
     QString simulator_speed = "1";  ///< virtual seconds a second of the simulated machine, or "max"
 };
@@ -54,6 +57,8 @@ class MainWindow : public QWidget {
     bool offer_left_behind() { return files_->offer_left_behind(options_.recovery_folder); }
     StepsTray& steps_tray() { return *steps_tray_; }
     void choose(Mark mark);
+    void choose_view(View view);
+    RecipeDesk& recipes() { return recipes_; }
     /// Starts the simulated machine and connects to it.
     void connect_sample_machine();
     void show_message(const wording::Message& message) { strip_->show_message(message); }
@@ -71,8 +76,8 @@ class MainWindow : public QWidget {
     int questions_waiting() const;
     void paste();
     void take_data(const QMimeData* dropped);
-    void open_connection_sheet();
-    void open_ready_sheet();
+    void ask_to_burn();
+    void take_recipes();
     bool escape_pressed();
 
     WindowOptions options_;
@@ -85,13 +90,15 @@ class MainWindow : public QWidget {
     ArtDesk art_;
     Autosave autosave_;
     Inbox inbox_;
+    RecipeDesk recipes_;
     SampleMachine sample_;
+    QUndoGroup history_;
     JobFiles* files_ = nullptr;
     TopBar* top_ = nullptr;
     ChalkLine* line_ = nullptr;
     MessageStrip* strip_ = nullptr;
     BedView* bed_ = nullptr;
-    QStackedWidget* trays_ = nullptr;
+    QStackedWidget *views_ = nullptr, *trays_ = nullptr;
     StepsTray* steps_tray_ = nullptr;
     MachineRail* rail_ = nullptr;
     bool hold_asked_ = false;  ///< the first Esc was pressed; the next one stops

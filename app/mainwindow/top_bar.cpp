@@ -8,8 +8,8 @@
 
 namespace chalkline::app {
 
-TopBar::TopBar(JobDocument& document, const theme::Roles& roles, QWidget* parent)
-    : QWidget(parent), document_(document), roles_(roles) {
+TopBar::TopBar(JobDocument& document, QUndoGroup& history, const theme::Roles& roles, QWidget* parent)
+    : QWidget(parent), document_(document), history_(history), roles_(roles) {
     setFixedHeight(42);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(142, 0, 16, 0);
@@ -20,6 +20,16 @@ TopBar::TopBar(JobDocument& document, const theme::Roles& roles, QWidget* parent
         row->addWidget(button);
         return button;
     };
+    const auto add_view = [&](const QString& text, const QString& tip, View view) {
+        auto* button = add(text, tip);
+        button->setCheckable(true);
+        connect(button, &QPushButton::clicked, this, [this, view] { Q_EMIT view_chosen(view); });
+        return button;
+    };
+    job_ = add_view(tr("Job"), tr("The bed and the line (Ctrl+1)"), View::job);
+    recipes_ = add_view(tr("Recipes"), tr("Settings that worked, by material (Ctrl+2)"), View::recipes);
+    show_view(View::job);
+    row->addSpacing(22);
     connect(add(tr("New"), tr("A new, empty job (Ctrl+N)")), &QPushButton::clicked, this, &TopBar::new_wanted);
     connect(add(tr("Open…"), tr("Open a job or bring in art (Ctrl+O)")), &QPushButton::clicked, this,
             &TopBar::open_wanted);
@@ -29,20 +39,26 @@ TopBar::TopBar(JobDocument& document, const theme::Roles& roles, QWidget* parent
     row->addSpacing(10);
     undo_ = add(tr("Undo"), {});
     redo_ = add(tr("Redo"), {});
-    connect(undo_, &QPushButton::clicked, &document_.history(), &QUndoStack::undo);
-    connect(redo_, &QPushButton::clicked, &document_.history(), &QUndoStack::redo);
+    connect(undo_, &QPushButton::clicked, this, [this] { history_.activeStack()->undo(); });
+    connect(redo_, &QPushButton::clicked, this, [this] { history_.activeStack()->redo(); });
     row->addStretch(1);
     title_ = new QLabel(this);
     title_->setTextFormat(Qt::RichText);
     title_->setAccessibleName(tr("Job and when it was saved"));
     row->addWidget(title_);
     connect(&document_, &JobDocument::changed, this, &TopBar::follow);
-    connect(&document_.history(), &QUndoStack::indexChanged, this, &TopBar::follow);
+    connect(&history_, &QUndoGroup::indexChanged, this, &TopBar::follow);
+    connect(&history_, &QUndoGroup::activeStackChanged, this, &TopBar::follow);
     follow();
 }
 
+void TopBar::show_view(View view) {
+    job_->setChecked(view == View::job);
+    recipes_->setChecked(view == View::recipes);
+}
+
 void TopBar::follow() {
-    const auto& history = document_.history();
+    const auto& history = *history_.activeStack();
     undo_->setEnabled(history.canUndo());
     redo_->setEnabled(history.canRedo());
     undo_->setToolTip(history.canUndo() ? tr("Undo: %1 (Ctrl+Z)").arg(history.undoText()) : tr("Nothing to undo"));

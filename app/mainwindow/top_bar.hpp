@@ -5,17 +5,24 @@
 
 #include <QLabel>
 #include <QPushButton>
+#include <QUndoGroup>
 #include <QWidget>
 
 namespace chalkline::app {
 
-/// The slate bar on top: the name, what is done with the file, and the truth about saving.
+/// What the middle of the window shows.
+enum class View { job, recipes };
+
+/// The slate bar on top: the name, the views, what is done with the file, and the truth about
+/// saving.
 class TopBar : public QWidget {
     Q_OBJECT
  public:
-    TopBar(JobDocument& document, const theme::Roles& roles, QWidget* parent = nullptr);
+    TopBar(JobDocument& document, QUndoGroup& history, const theme::Roles& roles, QWidget* parent = nullptr);
+    void show_view(View view);
 
  Q_SIGNALS:
+    void view_chosen(chalkline::app::View view);
     void new_wanted();
     void open_wanted();
     void save_wanted();
@@ -27,9 +34,10 @@ class TopBar : public QWidget {
  private:
     void follow();
     JobDocument& document_;
+    QUndoGroup& history_;
     const theme::Roles& roles_;
     QLabel* title_;
-    QPushButton *undo_, *redo_;
+    QPushButton *job_, *recipes_, *undo_, *redo_;
 };
 
 }  // namespace chalkline::app

@@ -15,11 +15,12 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     // What was vouched for no longer holds when the geometry moved.
     connect(&document_, &JobDocument::changed, this, [this](JobChange change) {
         if (change == JobChange::file) return;
-        if (touches(change, JobChange::art | JobChange::place | JobChange::stock)) framed_at_.reset();
+        if (touches(change, JobChange::art | JobChange::place | JobChange::stock)) forget_frame();
+        if (change == JobChange::everything) framed_before_ = false;
         forget_last_burn();
     });
     connect(&plans_, &PlanKeeper::only_changed, this, [this] {
-        framed_at_.reset();
+        forget_frame();
         forget_last_burn();
     });
     connect(&plans_, &PlanKeeper::changed, this, &BurnDesk::changed);
@@ -41,6 +42,19 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     });
 }
 
+void BurnDesk::forget_frame() {
+    framed_before_ = framed_before_ || framed_at_.has_value();
+    framed_at_.reset();
+}
+
+std::vector<planning::Check> BurnDesk::checks() const {
+    const auto& now = machine_.snapshot();
+    auto all = planning::check_machine({now.connected ? now.laser_mode : std::nullopt, framed_before_});
+    all.insert(all.end(), plans_.planned().checks.begin(), plans_.planned().checks.end());
+    std::stable_sort(all.begin(), all.end(), [](const auto& a, const auto& b) { return a.severity < b.severity; });
+    return all;
+}
+
 void BurnDesk::forget_last_burn() {
     if (!burning()) {
         burned_at_.reset();
@@ -59,8 +73,8 @@ std::optional<wording::Message> BurnDesk::obstacle() const {
     if (document_.job().motifs.empty()) return because(planning::error::nothing_to_burn);
     if (plans_.stale()) return wording::Message{tr("Still planning"), {}, tr("One moment.")};
     if (planned.error) return wording::describe(*planned.error);
-    for (const auto& check : planned.checks)
-        if (check.severity == planning::Severity::blocking) return wording::describe(check);
+    for (const auto& check : checks())
+        if (check.blocks()) return wording::describe(check);
     if (!planned.faults.empty()) return wording::describe(planned.faults.front());
     const auto& now = machine_.snapshot();
     if (!now.connected || now.activity == machine::Activity::connecting) return because(machine::error::not_ready);
@@ -115,10 +129,17 @@ void BurnDesk::follow() {
 }
 
 void BurnDesk::finish(machine::Activity activity) {
-    if (activity == machine::Activity::framing) framed_at_ = QDateTime::currentDateTime();
+    if (activity == machine::Activity::framing) {
+        framed_at_ = QDateTime::currentDateTime();
+        framed_before_ = false;
+    }
     if (activity == machine::Activity::burning && burning_) {
         burned_at_ = QDateTime::currentDateTime();
         done_ = burning_->program.operations.size();
+        job::Ids steps;
+        for (const auto& report : burning_->steps)
+            steps.push_back(report.step);
+        Q_EMIT burned(steps);
     }
     trouble_.reset();
     Q_EMIT changed();

@@ -25,6 +25,9 @@ class BurnDesk : public QObject {
     /// Why burning cannot start now; nothing when it can.
     std::optional<wording::Message> obstacle() const;
 
+    /// Everything open, of the job and of the machine, what blocks first.
+    std::vector<planning::Check> checks() const;
+
     std::optional<QDateTime> framed_at() const { return framed_at_; }
     std::optional<QDateTime> burned_at() const { return burned_at_; }
     /// The last thing that went wrong, until the next success.
@@ -42,8 +45,11 @@ class BurnDesk : public QObject {
 
  Q_SIGNALS:
     void changed();
+    /// A burn went to its end; the steps it burned.
+    void burned(const chalkline::job::Ids& steps);
 
  private:
+    void forget_frame();
     void forget_last_burn();
     void say(const Error& error);
     void follow();
@@ -53,6 +59,7 @@ class BurnDesk : public QObject {
     PlanKeeper& plans_;
     MachineLink& machine_;
     std::optional<QDateTime> framed_at_, burned_at_;
+    bool framed_before_ = false;  ///< it was framed, and changed since
     std::optional<wording::Message> trouble_;
     std::shared_ptr<const planning::Plan> burning_;
     std::size_t done_ = 0;

@@ -71,6 +71,9 @@ void MachineLink::home() {
 void MachineLink::unlock() {
     request([](machine::Session& s) { return s.unlock(); });
 }
+void MachineLink::turn_laser_mode_on() {
+    request([](machine::Session& s) { return s.turn_laser_mode_on(); });
+}
 void MachineLink::jog(geometry::Point by) {
     request([by, speed = Speed::mm_per_min(profile_.jog_speed)](machine::Session& s) { return s.jog(by, speed); });
 }

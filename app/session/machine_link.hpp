@@ -38,6 +38,7 @@ class MachineLink : public QObject {
 
     void home();
     void unlock();
+    void turn_laser_mode_on();
     void jog(geometry::Point by);
     void hold();
     void resume();

@@ -84,6 +84,8 @@ QPushButton[look="accent"]:disabled { background: @hairline; color: @quiet; bord
 QPushButton[look="link"] { background: transparent; border: none; color: @accent; padding: 2px 4px; }
 QPushButton[look="link"]:hover { text-decoration: underline; }
 QPushButton[look="link"]:focus { border: 1px solid @accent; padding: 1px 3px; }
+QPushButton[look="chip"] { border-radius: 11px; padding: 1px 10px; min-height: 18px; font-size: 12px; }
+QPushButton[look="chip"]:checked { background: @accent_soft; border: 2px solid @accent; padding: 0px 9px; }
 QPushButton[look="rail"] { background: @rail_raised; color: @rail_text; border: 1px solid @quiet; padding: 7px 14px; }
 QPushButton[look="rail"]:hover { background: @quiet; }
 QPushButton[look="rail"]:focus { border: 2px solid @rail_text; padding: 6px 13px; }
@@ -92,6 +94,7 @@ QPushButton[look="top"] { background: transparent; color: @rail_text; border: 1p
 QPushButton[look="top"]:hover { background: @rail_raised; }
 QPushButton[look="top"]:focus { border: 1px solid @rail_quiet; }
 QPushButton[look="top"]:disabled { color: @rail_dim; }
+QPushButton[look="top"]:checked { background: @rail_raised; font-weight: 600; }
 QPushButton[look="stop"] { background: @danger; color: @danger_text; border: 1px solid @danger_outline; padding: 10px 24px; font-weight: 700; }
 QPushButton[look="stop"]:focus { border: 2px solid @rail_text; padding: 9px 23px; }
 QLineEdit, QComboBox, QPlainTextEdit { background: @card; border: 1px solid @control; border-radius: 5px; padding: 4px 7px; min-height: 18px;
@@ -114,6 +117,11 @@ QCheckBox::indicator { width: 15px; height: 15px; border: 1px solid @control; bo
 QCheckBox::indicator:checked { background: @accent; border-color: @accent; image: url(:/icons/check.svg); }
 QCheckBox:focus { color: @accent; }
 QPlainTextEdit#wireLog { background: @wire_paper; color: @wire_text; border: none; border-radius: 5px; padding: 6px; }
+QWidget#recipesView, QScrollArea#shelfScroll { background: @bed; border: none; }
+QListWidget { background: @card; border: 1px solid @control; border-radius: 5px; outline: none; }
+QListWidget:focus { border: 2px solid @accent; }
+QListWidget::item { padding: 4px 6px; border-bottom: 1px solid @hairline; color: @text; }
+QListWidget::item:selected { background: @accent_soft; color: @text; }
 QFrame#sheet { background: @paper; border: 1px solid @control; border-radius: 7px; }
 QToolTip { background: @rail; color: @rail_text; border: none; padding: 4px 7px; }
 QScrollBar:vertical { background: transparent; width: 8px; margin: 0; }
@@ -137,6 +145,7 @@ QScrollBar::add-line:vertical, QScrollBar::sub-line:vertical { height: 0; }
                                                     {"@wire_paper", r.wire_paper},
                                                     {"@wire_text", r.wire_text},
                                                     {"@paper", r.paper},
+                                                    {"@bed", r.bed},
                                                     {"@card", r.card},
                                                     {"@hairline", r.hairline},
                                                     {"@control", r.control},

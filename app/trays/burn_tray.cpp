@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/burn_tray.hpp"
 
+#include "trays/checks_panel.hpp"
 #include "widgets/controls.hpp"
 
 #include <chalkline/wording/wording.hpp>
@@ -56,6 +57,7 @@ BurnTray::BurnTray(const TrayContext& context, QWidget* parent) : QWidget(parent
     all->addWidget(burn_, 0, Qt::AlignLeft);
     facts_ = make_label({}, Tone::quiet, this);
     all->addWidget(facts_);
+    all->addWidget(new ChecksPanel(context, this));
 
     auto* wire_heading = make_label(tr("Wire log"), Tone::heading, this);
     wire_heading->setContentsMargins(0, 12, 0, 0);

@@ -2,6 +2,7 @@
 #pragma once
 #include "trays/tray_context.hpp"
 
+#include <QPushButton>
 #include <QVBoxLayout>
 #include <QWidget>
 

@@ -5,6 +5,7 @@
 #include "bed/bed_view.hpp"
 #include "document/job_document.hpp"
 #include "document/plan_keeper.hpp"
+#include "recipes/recipe_desk.hpp"
 #include "session/burn_desk.hpp"
 #include "session/machine_link.hpp"
 #include "theme/theme.hpp"
@@ -22,6 +23,7 @@ struct TrayContext {
     PlacingDesk& placing;
     ArtDesk& art;
     Inbox& inbox;
+    RecipeDesk& recipes;
     const Surroundings& surroundings;
     const theme::Roles& roles;
 };

@@ -166,6 +166,37 @@ TEST_CASE("steps and place come from the command line") {
     CHECK(run("plan " + plate + " --step '*=score,power=20,speed=2000' --json").json()["steps"].size() == 1);
 }
 
+TEST_CASE("recipes are listed, found, exported, imported and used in a plan") {
+    const Scratch scratch;
+    const std::string store = " --store " + scratch / "recipes.db";
+    const auto all = run("recipes list --json" + store).json()["recipes"];
+    REQUIRE(all.size() >= 10);
+    const auto ply = run("recipes list birch cut --json" + store).json()["recipes"];
+    REQUIRE(ply.size() == 1);
+    CHECK(ply[0]["settings"]["kind"] == "cut");
+    CHECK(ply[0]["tested"] == false);
+    const std::string id = std::to_string(ply[0]["id"].get<int>());
+    CHECK(run("recipes show " + id + " --json" + store).json()["history"][0]["what"] == "made");
+    CHECK(run("recipes show 9999 --json" + store).code == 2);
+
+    const std::string table = scratch / "all.csv";
+    CHECK(run("recipes export " + table + " birch --json" + store).json()["exported"] == 3);
+    CHECK(run("recipes import " + table + " --json" + store).json()["known_already"] == 3);
+    const auto mine = scratch.write("mine.csv",
+                                    "material,kind,power,speed_mm_min,thickness_mm,tags\n"
+                                    "Oak,engrave,44,2200,6,mine\nOak,engrave,nonsense,1,6,\n");
+    const auto told = run("recipes import " + mine + " --json" + store).json();
+    CHECK(told["imported"] == 1);
+    CHECK(told["refused"] == 1);
+    CHECK(run("recipes import " + plate + store).code == 3);
+
+    const auto plan = run("plan " + job + " --json --recipe '#mine' --recipe " + id + store).json();
+    CHECK(plan["steps"][0]["power"] == 44);
+    CHECK(plan["steps"][0]["speed"] == 2200);
+    CHECK(plan["steps"][2]["speed"] == ply[0]["settings"]["speed"]);
+    CHECK(run("plan " + job + " --recipe marshmallow" + store).code == 2);
+}
+
 TEST_CASE("exit codes are kept") {
     const Scratch scratch;
     CHECK(run("").code == 2);
@@ -175,10 +206,11 @@ TEST_CASE("exit codes are kept") {
     CHECK(run("plan " + plate + " --step '#000000:fill=engrave,power=300'").code == 2);
     CHECK(run("plan " + plate + " --step '#000000:fill=engrave,angle=north'").code == 2);
     CHECK(run("plan " + plate + " --step '#000000:fill=engrave,angle=45,direction=crossed'").code == 0);
-    CHECK(run("plan " + plate + " --step '#d81b60:line=cut,kerf=outside/0.2,bridges=3/0.6,parts=holes-first'").code == 0);
+    CHECK(run("plan " + plate + " --step '#d81b60:line=cut,kerf=outside/0.2,bridges=3/0.6,parts=holes-first'").code ==
+          0);
     CHECK(run("plan " + plate + " --place here").code == 2);
     CHECK(run("proof x.png --width 5 --pitch 0.1").code == 2);
-    CHECK(run("recipes list").code == 2);
+    CHECK(run("recipes").code == 2);
     CHECK(run("art /nowhere.svg").code == 3);
     CHECK(run("plan /tmp").code == 3);
     CHECK(run("plan " + plate + " --machine " + plate).code == 3);

@@ -2,6 +2,7 @@
 // Takes the pictures of docs/screenshots from the sample job on the simulated machine:
 //     chalkline-screenshots FOLDER
 #include "mainwindow/main_window.hpp"
+#include "recipes/recipe_shelf.hpp"
 #include "support/simulator_process.hpp"
 
 #include <QApplication>
@@ -37,6 +38,42 @@ class Photographer {
     app::MainWindow& window_;
     QDir folder_;
 };
+
+app::RecipeShelf* shelf_of(app::MainWindow& window) {
+    return window.findChild<app::RecipeShelf*>();
+}
+
+/// What a workshop would have after some weeks.
+void keep_sample_recipes(app::MainWindow& window) {
+    using Kind = recipes::Evidence::Kind;
+    const auto keep = [&](double power, double speed, Kind kind, const char* source, const char* date) {
+        recipes::Recipe recipe = window.recipes().all()->front();
+        recipe.id = 0;
+        recipe.settings.power = Power::percent(power);
+        recipe.settings.speed = Speed::mm_per_min(speed);
+        recipe.evidence = {.kind = kind, .source = source, .date = date, .burns = kind == Kind::swatch ? 6 : 0};
+        recipe.evidence.preparation = "masked with paper tape";
+        recipe.note = "Wipe warm.";
+        recipe.tags = {"plates"};
+        window.recipes().keep("Keep recipe", recipe);
+    };
+    keep(80, 4200, Kind::swatch, "swatch card, row 5 column 4", "2026-11-23");
+    keep(60, 3000, Kind::burned, "shed sign", "2026-10-30");
+    keep(45, 1600, Kind::chart, "supplier's chart", "2026-01-12");
+}
+
+void take_open_checks(app::MainWindow& window, Photographer& photographer) {
+    job::Job job = window.document().job();
+    job.steps[0].settings.speed = Speed::mm_per_min(70);
+    job.stock->corner.x += 12;
+    const job::Job before = window.document().job();
+    window.document().replace(job, {});
+    window.choose(Mark::burn);
+    wait_for([&] { return !window.plans().stale(); });
+    photographer.take("checks");
+    window.document().replace(before, {});
+    wait_for([&] { return window.plans().ready(); });
+}
 
 }  // namespace
 
@@ -74,6 +111,12 @@ int main(int argc, char** argv) {
     photographer.take("steps");
     window.choose(Mark::stock);
     photographer.take("stock");
+    keep_sample_recipes(window);
+    window.choose_view(app::View::recipes);
+    QTest::mouseClick(shelf_of(window), Qt::LeftButton, {}, shelf_of(window)->row_of(3).center());
+    photographer.take("recipes");
+    window.choose(Mark::steps);
+    take_open_checks(window, photographer);
     window.choose(Mark::rehearse);
     photographer.take("rehearse");
 

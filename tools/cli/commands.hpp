@@ -34,6 +34,14 @@ struct MachineCommand {
     bool json = false;
     bool no_home = false;
 };
+struct RecipesCommand {
+    std::string what;                ///< "list", "show", "import" or "export"
+    std::vector<std::string> words;  ///< search, number or file
+    std::string store, machine;
+    bool json = false;
+};
+int run_recipes(const RecipesCommand& command);
+
 int run_ports(bool json);
 int run_probe(const MachineCommand& command);
 int run_frame(const MachineCommand& command, const Surroundings& surroundings);

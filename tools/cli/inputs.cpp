@@ -9,6 +9,7 @@
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
+#include <chalkline/recipes/library.hpp>
 
 #include <algorithm>
 
@@ -207,6 +208,38 @@ Result<job::Job> apply_options(job::Job job, const JobOptions& options, const ma
     return job;
 }
 
+/// The recipe of a number, or the first that has all the words, the tested before the others.
+const recipes::Recipe* find_recipe(const std::vector<recipes::Recipe>& all, const std::string& text) {
+    const recipes::Recipe* found = nullptr;
+    for (const recipes::Recipe& recipe : all) {
+        if (std::to_string(recipe.id) == text) return &recipe;
+        if (recipes::matches(recipe, text) && (!found || (recipe.evidence.tested() && !found->evidence.tested())))
+            found = &recipe;
+    }
+    return found;
+}
+
+Result<job::Job> apply_recipes(job::Job job, const JobOptions& options, const machine::MachineProfile& machine) {
+    if (options.recipes.empty()) return job;
+    const auto store = open_recipes(options.store);
+    if (!store) return tl::unexpected(store.error());
+    const auto all = store->recipes();
+    if (!all) return tl::unexpected(all.error());
+    const recipes::MachineTag tag{machine.name, machine.beam};
+    for (const std::string& text : options.recipes) {
+        const recipes::Recipe* recipe = find_recipe(*all, text);
+        if (!recipe) return fail(error::no_recipe, {{"text", text}});
+        const bool here = recipe->machine == tag;
+        const auto settings =
+            here ? recipe->settings
+                 : recipes::scaled(*recipe, {tag, recipe->material, recipe->thickness, {}}, machine.top_speed())
+                       .settings;
+        for (job::Step& step : job.steps)
+            if (step.settings.kind == settings.kind) step.settings = settings;
+    }
+    return job;
+}
+
 }  // namespace
 
 Result<art::ReadOptions> parse_read_options(const ReadArguments& arguments) {
@@ -311,6 +344,7 @@ Result<Input> load_input(const std::string& path, const JobOptions& options, con
         if (auto fits = job::fits_bed(*art, machine); !fits) return tl::unexpected(fits.error());
         job = job::add_art({}, std::make_shared<const art::Artwork>(std::move(*art)), machine);
     }
+    if (job) job = apply_recipes(std::move(*job), options, machine);
     if (job) job = apply_options(std::move(*job), options, machine);
     if (!job) return tl::unexpected(job.error());
     return Input{std::move(*job)};

@@ -4,6 +4,7 @@
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/planning/plan.hpp>
+#include <chalkline/recipes/store.hpp>
 #include <chalkline/surroundings/surroundings.hpp>
 
 #include <memory>
@@ -41,8 +42,13 @@ struct JobOptions {
     std::vector<std::string> steps;  ///< '#rrggbb:line=cut,power=100,…'
     std::string place;               ///< "X,Y"
     std::string order = "shortest";
+    std::vector<std::string> recipes;  ///< numbers or search words: the settings of the steps of their kinds
+    std::string store;                 ///< of the recipes; empty: the application's
     ReadArguments read;
 };
+
+/// Opens the recipes, the application's when no file is named; says on stderr what had to be done for it.
+Result<recipes::Store> open_recipes(const std::string& named);
 
 Result<machine::MachineProfile> load_machine(const std::string& path);
 

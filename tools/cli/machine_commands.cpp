@@ -77,8 +77,8 @@ Result<Work> work_for_burn(const MachineCommand& command, const machine::Machine
     Work work;
     planning::ProgramLimits limits{machine, {}, {}};
     if (const job::Job* job = input->job()) {
-        for (const auto& found : planning::check_job(*job, machine))
-            if (found.severity == planning::Severity::blocking)
+        for (const auto& found : planning::check_job(*job, {machine}))
+            if (found.blocks())
                 return fail(error::program_unsafe, {{"reason", wording::describe(found).what.toStdString()}},
                             command.file);
         auto plan = planning::plan(*job, machine);

@@ -41,6 +41,9 @@ void add_job_options(CLI::App* command, JobOptions& options) {
     command->add_option("--order", options.order, "path order")
         ->check(CLI::IsMember({"as-drawn", "shortest"}))
         ->capture_default_str();
+    command->add_option("--recipe", options.recipes,
+                        "settings from a recipe, by its number or words that find it, for the steps of its kind");
+    command->add_option("--store", options.store, "the recipes' file; the application's otherwise");
     add_read_options(command, options.read);
 }
 
@@ -82,13 +85,10 @@ int main(int argc, char** argv) {
         app.add_subcommand("plan", "the program of a job or drawing, and a report: times, lengths, checks");
     plan_command->add_option("file", plan.file, "job (.chalk) or drawing")->required();
     add_job_options(plan_command, plan.job);
-    plan_command->add_option("--recipe", "recipes for the steps (not built yet)")->each([](const std::string&) {});
     plan_command->add_option("--seed", seed, "accepted for scripts; planning uses no chance");
     plan_command->add_option("-o,--output", plan.output, "write the program (G-code) here");
     plan_command->add_flag("--json", plan.json, "print JSON");
-    plan_command->callback([&] {
-        result = plan_command->count("--recipe") > 0 ? later("--recipe", plan.json) : run_plan(plan, surroundings);
-    });
+    plan_command->callback([&] { result = run_plan(plan, surroundings); });
 
     PlanCommand check;
     auto* check_command = app.add_subcommand("check", "the checks alone; exit 1 when a blocking one fails");
@@ -122,7 +122,27 @@ int main(int argc, char** argv) {
     add_machine_command("frame", "ride round the job's box in the dark", frame, run_frame);
     add_machine_command("burn", "burn it; Ctrl+C stops with the beam off", burn, run_burn);
 
-    for (const char* name : {"proof", "swatch", "swatch-read", "recipes"}) {
+    RecipesCommand recipe;
+    auto* recipes_command = app.add_subcommand("recipes", "settings that worked");
+    recipes_command->require_subcommand(1);
+    const auto add_recipes = [&](const char* name, const char* text, const char* words, bool needed) {
+        auto* sub = recipes_command->add_subcommand(name, text);
+        auto* given = sub->add_option("words", recipe.words, words);
+        if (needed) given->required();
+        sub->add_option("--store", recipe.store, "the recipes' file; the application's otherwise");
+        sub->add_option("--machine", recipe.machine, "of recipes that name none (profile, JSON)");
+        sub->add_flag("--json", recipe.json, "print JSON");
+        sub->callback([&recipe, &result, name] {
+            recipe.what = name;
+            result = run_recipes(recipe);
+        });
+    };
+    add_recipes("list", "those that match all words", "material, kind, thickness, #tag …", false);
+    add_recipes("show", "all of one", "its number", true);
+    add_recipes("import", "from JSON or CSV; those known already are left out", "file", true);
+    add_recipes("export", "to JSON, or to CSV by the file's ending", "file, then words to search for", true);
+
+    for (const char* name : {"proof", "swatch", "swatch-read"}) {
         auto* sub = app.add_subcommand(name, "not built yet");
         sub->allow_extras();
         sub->callback([&result, name, sub] {

@@ -41,6 +41,7 @@ std::string short_code(const Notice& notice);
 
 namespace error {
 inline constexpr std::string_view not_built_yet = "cli.not-built-yet";
+inline constexpr std::string_view no_recipe = "cli.no-recipe";
 inline constexpr std::string_view bad_step = "cli.bad-step";
 inline constexpr std::string_view bad_read_option = "cli.bad-read-option";
 inline constexpr std::string_view bad_place = "cli.bad-place";

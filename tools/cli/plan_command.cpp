@@ -20,8 +20,7 @@ std::string sha256(const std::string& bytes) {
 }
 
 bool blocks(const std::vector<planning::Check>& checks) {
-    return std::any_of(checks.begin(), checks.end(),
-                       [](const planning::Check& check) { return check.severity == planning::Severity::blocking; });
+    return std::any_of(checks.begin(), checks.end(), [](const planning::Check& check) { return check.blocks(); });
 }
 
 Json checks_json(const std::vector<planning::Check>& checks, const std::vector<planning::ProgramFault>& faults,
@@ -101,7 +100,7 @@ int run_plan(const PlanCommand& command, const Surroundings& surroundings) {
     const std::string text = machine::encode_all(plan->program, *machine);
     machine::Encoder lines(plan->program, *machine);
     const auto faults = planning::check_program(lines, planning::limits_of(job, *machine, plan->program));
-    auto checks = planning::check_job(job, *machine);
+    auto checks = planning::check_job(job, {*machine});
     const auto found = planning::check_plan(*plan);
     checks.insert(checks.end(), found.begin(), found.end());
     if (!command.output.empty() && faults.empty())
@@ -150,7 +149,7 @@ int run_check(const PlanCommand& command, const Surroundings& surroundings) {
     job::Job job;
     if (input->job()) {
         job = *input->job();
-        checks = planning::check_job(job, *machine);
+        checks = planning::check_job(job, {*machine});
         if (const auto plan = planning::plan(job, *machine)) {
             machine::Encoder lines(plan->program, *machine);
             faults = planning::check_program(lines, planning::limits_of(job, *machine, plan->program));

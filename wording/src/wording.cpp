@@ -88,6 +88,18 @@ QString setting(std::string_view key) {
     return tr("perforation, together at least 0.05 mm");
 }
 
+/// What a substance does when its material is burned.
+QString danger(std::string_view substance) {
+    if (substance == "chlorine") return tr("it gives off chlorine, which harms lungs and eats the machine");
+    if (substance == "cyanide") return tr("it gives off cyanide");
+    if (substance == "fluorine") return tr("it gives off fluorine compounds, which are very poisonous");
+    if (substance == "chromium") return tr("leather tanned with chromium gives off poisonous chromium dust");
+    if (substance == "resin") return tr("its resin gives off poisonous fumes, and its fibres are harmful dust");
+    if (substance == "arsenic") return tr("treated wood gives off arsenic or chromium");
+    if (substance == "metal") return tr("its metal gives off poisonous fumes");
+    return tr("it melts and catches fire easily");
+}
+
 Parameters with_reason(const Error& error) {
     Parameters parameters = error.parameters;
     for (const auto& [name, value] : error.parameters) {
@@ -149,7 +161,31 @@ QString describe(art::Fault fault, int count) {
 }
 
 Message describe(const planning::Check& check) {
-    return from_sentence(check.code, check.parameters);
+    Parameters parameters = check.parameters;
+    for (const auto& [name, value] : check.parameters)
+        if (name == "substance") parameters.emplace_back("danger", danger(value).toStdString());
+    return from_sentence(check.code, parameters);
+}
+
+QString mending(const planning::Check& check) {
+    const std::string_view code = check.code;
+    namespace c = planning::check;
+    if (code == c::off_bed) return tr("Bring it onto the bed");
+    if (code == c::off_stock) return tr("Bring it onto the piece");
+    if (code == c::near_edge) return tr("Keep the margin");
+    if (code == c::short_run_up) return tr("Make room for it");
+    if (code == c::cut_before_engrave || code == c::outer_before_inner) return tr("Put in order");
+    if (code == c::ink_without_step) return tr("Give it a step");
+    if (code == c::idle_step) return tr("Remove the step");
+    if (code == c::settings) return tr("Bring it into range");
+    if (code == c::above_ceiling) return tr("Lower to the ceiling");
+    if (code == c::constant_beam) return tr("Let it follow the speed");
+    if (code == c::pitch_wider_than_spot) return tr("Set it to the beam");
+    if (code == c::hot_fill) return tr("Cool it down");
+    if (code == c::drawn_twice) return tr("Burn them once");
+    if (code == c::laser_mode_off) return tr("Turn it on");
+    if (code == c::stale_frame) return tr("Frame again");
+    return tr("Bring it near the recipes");
 }
 
 Message describe(const planning::ProgramFault& fault) {

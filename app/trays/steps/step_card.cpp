@@ -1,19 +1,22 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/steps/step_card.hpp"
 
+#include "recipes/dose_marks.hpp"
+
 #include <chalkline/wording/wording.hpp>
 
 #include <QApplication>
-#include <QGridLayout>
 #include <QMouseEvent>
 #include <QPainter>
 #include <QPainterPath>
 #include <QVBoxLayout>
+#include <algorithm>
 
 namespace chalkline::app {
 namespace {
 
-constexpr int head_height = 52;  // px
+constexpr int head_height = 52;       // px
+constexpr int dose_drag = 2'000'000;  // drags of a step's dose are merged under this and the step's number
 
 QString number(double value, int decimals) {
     return QString::fromStdString(format_number(value, decimals));
@@ -47,29 +50,31 @@ void StepCard::build_fields() {
         grid->addWidget(make_label(name, Tone::quiet, fields_), row, column);
         grid->addWidget(field, row, column + 1);
     };
-    put(0, 0, tr("Power"), power_);
-    put(0, 2, tr("Speed"), speed_);
-    put(1, 0, tr("Passes"), passes_);
+    pad_ = new DosePad(context_.roles, fields_);
+    grid->addWidget(pad_, 0, 0, 1, 4);
+    put(1, 0, tr("Power"), power_);
+    put(1, 2, tr("Speed"), speed_);
+    put(2, 0, tr("Passes"), passes_);
     if (step_.settings.kind == steps::StepKind::engrave) {
         pitch_ = make_length_field(tr("Line pitch"), fields_);
-        put(1, 2, tr("Pitch"), pitch_);
+        put(2, 2, tr("Pitch"), pitch_);
     }
     air_ = new QCheckBox(tr("Air assist"), fields_);
-    grid->addWidget(air_, 2, 0, 1, 2);
-    on_ = new QCheckBox(tr("Burn this step"), fields_);
-    grid->addWidget(on_, 2, 2, 1, 2);
+    odd_ = make_label({}, Tone::attention, fields_);
+    grid->addWidget(odd_, 3, 0, 1, 4);
     dose_ = make_label({}, Tone::quiet, fields_);
-    grid->addWidget(dose_, 3, 0, 1, 4);
+    grid->addWidget(dose_, 4, 0, 1, 4);
+    grid->addWidget(air_, 5, 0, 1, 2);
+    on_ = new QCheckBox(tr("Burn this step"), fields_);
+    grid->addWidget(on_, 5, 2, 1, 2);
     details_ = new StepDetails(step_.settings.kind, context_, fields_);
-    grid->addWidget(details_, 4, 0, 1, 4);
+    grid->addWidget(details_, 6, 0, 1, 4);
     note_ = new QLineEdit(fields_);
     note_->setPlaceholderText(tr("Note"));
     note_->setAccessibleName(tr("Note on the step"));
     note_->setMaxLength(300);
-    grid->addWidget(note_, 5, 0, 1, 3);
-    auto* remove = make_button(tr("Remove"), ButtonLook::link, fields_);
-    remove->setAccessibleName(tr("Remove step"));
-    grid->addWidget(remove, 5, 3, Qt::AlignRight);
+    grid->addWidget(note_, 7, 0, 1, 4);
+    build_links(grid, 8);
     power_->setFixedWidth(76);
     passes_->setFixedWidth(76);
     grid->setColumnStretch(3, 1);
@@ -83,13 +88,66 @@ void StepCard::build_fields() {
     if (pitch_) add_field("line_pitch_mm", pitch_, [](StepSettings& s, double v) { s.line_pitch = Length::mm(v); });
     connect(air_, &QCheckBox::clicked, this,
             [this](bool on) { Q_EMIT changed([on](StepSettings& s) { s.air = on; }); });
-    connect(details_, &StepDetails::changed, this, &StepCard::changed);
+    connect(details_, &StepDetails::changed, this, [this](const SettingChange& change) { Q_EMIT changed(change); });
+    connect(pad_, &DosePad::chosen, this, [this](Power power, Speed speed, bool going_on) {
+        const auto set = [power, speed](StepSettings& s) {
+            s.power = power;
+            s.speed = speed;
+            if (s.low_power) s.low_power = std::min(*s.low_power, power);
+        };
+        // All of one drag is one change; a key press or a click on a mark is one by itself.
+        Q_EMIT changed(set, dose_drag + id());
+        if (!going_on) context_.document.end_merge();
+    });
+    connect(speed_, &QLineEdit::textEdited, this, [this](const QString& text) {
+        const auto speed = parse_speed(text.toStdString(), SpeedUnit::mm_per_min);
+        if (speed && wish()) odd_->setText(unlike_evidence(context_.recipes, *wish(), *speed));
+        odd_->setVisible(!odd_->text().isEmpty());
+    });
     connect(on_, &QCheckBox::clicked, this, &StepCard::turned);
     connect(note_, &QLineEdit::editingFinished, this, [this] {
         if (note_->isModified()) Q_EMIT noted(note_->text().trimmed());
         note_->setModified(false);
     });
-    connect(remove, &QPushButton::clicked, this, &StepCard::remove_wanted);
+}
+
+void StepCard::build_links(QGridLayout* grid, int row) {
+    auto* links = new QHBoxLayout;
+    links->setSpacing(4);
+    const auto add = [&](const QString& text, const QString& name, void (StepCard::*wanted)()) {
+        auto* button = make_button(text, ButtonLook::link, fields_);
+        button->setAccessibleName(name);
+        connect(button, &QPushButton::clicked, this, wanted);
+        links->addWidget(button);
+    };
+    add(tr("Take from recipes…"), tr("Take from recipes"), &StepCard::take_wanted);
+    add(tr("Keep as recipe…"), tr("Keep as recipe"), &StepCard::keep_wanted);
+    links->addStretch(1);
+    add(tr("Remove"), tr("Remove step"), &StepCard::remove_wanted);
+    grid->addLayout(links, row, 0, 1, 4);
+}
+
+std::optional<recipes::Wish> StepCard::wish() const {
+    const auto& stock = context_.document.job().stock;
+    if (!stock) return {};
+    return context_.recipes.wish_for(*stock, step_.settings.kind);
+}
+
+void StepCard::show_dose() {
+    const auto& s = step_.settings;
+    const auto& machine = context_.machine.profile();
+    pad_->show_settings(s, machine.beam, machine.top_speed());
+    pad_->set_marks(wish() ? dose_marks(context_.recipes, *wish()) : std::vector<DoseMark>());
+    // What is wrong with a value that was taken stands with the step's other warnings.
+    odd_->clear();
+    odd_->hide();
+    const double dose = steps::dose(s, machine.beam);
+    QString text = tr("%1 mJ/mm each pass").arg(app::number(dose, dose < 10 ? 1 : 0));
+    if (pitch_)
+        text +=
+            tr(" · %1 J/mm² · %2 dots/in")
+                .arg(app::number(steps::area_dose(s, machine.beam) / 1000, 2), app::number(s.line_pitch.per_inch(), 0));
+    dose_->setText(text);
 }
 
 void StepCard::add_field(const char* key, ValueField* field, void (*set)(steps::StepSettings&, double)) {
@@ -116,12 +174,7 @@ void StepCard::show_step(const job::Step& step, int number) {
     on_->setChecked(step.on);
     if (!note_->hasFocus()) note_->setText(QString::fromStdString(step.note));
     details_->show_settings(s);
-    const double dose = steps::dose(s, context_.machine.profile().watts);
-    QString text = tr("%1 mJ/mm each pass").arg(app::number(dose, dose < 10 ? 1 : 0));
-    if (pitch_)
-        text += tr(" · %1 J/mm² · %2 dots/in")
-                    .arg(app::number(dose / s.line_pitch.mm() / 1000, 2), app::number(s.line_pitch.per_inch(), 0));
-    dose_->setText(text);
+    show_dose();
     setAccessibleName(tr("Step %1, %2").arg(number).arg(wording::name(s.kind)));
     setAccessibleDescription(summary());
     update();

@@ -2,9 +2,11 @@
 #pragma once
 #include "trays/steps/step_details.hpp"
 #include "widgets/controls.hpp"
+#include "widgets/dose_pad.hpp"
 #include "widgets/ink_chip.hpp"
 
 #include <QCheckBox>
+#include <QGridLayout>
 #include <QPointer>
 #include <QWidget>
 #include <optional>
@@ -32,7 +34,10 @@ class StepCard : public QWidget {
  Q_SIGNALS:
     /// `more`: it is added to those chosen, or taken out.
     void chosen(bool more);
-    void changed(const chalkline::app::SettingChange& change);
+    /// `merge` other than 0: part of a drag, one change with those of the same number before it.
+    void changed(const chalkline::app::SettingChange& change, int merge = 0);
+    void take_wanted();
+    void keep_wanted();
     /// The words a value was typed with; the value itself comes with `changed` before.
     void typed(const QString& key, const QString& words);
     void turned(bool on);
@@ -54,6 +59,10 @@ class StepCard : public QWidget {
  private:
     void build_fields();
     void add_field(const char* key, ValueField* field, void (*set)(steps::StepSettings&, double));
+    void build_links(QGridLayout* grid, int row);
+    void show_dose();
+    /// What is known of the job's piece for this kind; nothing without a piece.
+    std::optional<recipes::Wish> wish() const;
     QString summary() const;
 
     job::Step step_;
@@ -63,7 +72,8 @@ class StepCard : public QWidget {
     bool opened_ = false, lit_ = false, chosen_ = false, dragging_ = false;
     QPoint pressed_;
     QWidget* fields_ = nullptr;
-    QLabel *dose_ = nullptr, *warning_ = nullptr;
+    DosePad* pad_ = nullptr;
+    QLabel *dose_ = nullptr, *warning_ = nullptr, *odd_ = nullptr;
     ValueField *power_ = nullptr, *speed_ = nullptr, *passes_ = nullptr, *pitch_ = nullptr;
     QCheckBox *air_ = nullptr, *on_ = nullptr;
     QLineEdit* note_ = nullptr;

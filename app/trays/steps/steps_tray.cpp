@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/steps/steps_tray.hpp"
 
+#include "recipes/recipe_sheets.hpp"
+
 #include <chalkline/job/edits.hpp>
 #include <chalkline/wording/wording.hpp>
 
@@ -74,15 +76,21 @@ StepsTray::StepsTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     }
     add_row->addStretch(1);
     all->addLayout(add_row);
+    auto* routines = make_button(tr("Routines…"), ButtonLook::plain, this);
+    routines->setToolTip(tr("A whole run sheet, kept for products that come again"));
+    connect(routines, &QPushButton::clicked, this,
+            [this] { open_routines_sheet(context_.document, context_.recipes, &context_.bed); });
+    all->addWidget(routines, 0, Qt::AlignLeft);
     all->addStretch(1);
 
     connect(&context_.document, &JobDocument::changed, this, &StepsTray::follow);
     connect(&context_.plans, &PlanKeeper::changed, this, &StepsTray::show_times);
+    connect(&context_.recipes, &RecipeDesk::changed, this, &StepsTray::refresh);
     rebuild();
 }
 
 void StepsTray::follow(JobChange change) {
-    if (!touches(change, JobChange::art | JobChange::steps)) return;
+    if (!touches(change, JobChange::art | JobChange::steps | JobChange::stock)) return;
     const auto& steps = context_.document.job().steps;
     const bool same_cards = std::equal(steps.begin(), steps.end(), cards_.begin(), cards_.end(),
                                        [](const job::Step& step, const StepCard* card) {
@@ -199,7 +207,12 @@ void StepsTray::add_card(const job::Step& step, int number) {
     const job::Id id = step.id;
     connect(card, &StepCard::chosen, this,
             [this, id](bool more) { more ? choose_too(id) : choose(open_ == id ? 0 : id); });
-    connect(card, &StepCard::changed, this, [this, id](const SettingChange& setting) { change(id, setting); });
+    connect(card, &StepCard::changed, this,
+            [this, id](const SettingChange& setting, int merge) { change(id, setting, merge); });
+    connect(card, &StepCard::take_wanted, this,
+            [this, id] { open_take_sheet(context_.document, context_.recipes, id, &context_.bed); });
+    connect(card, &StepCard::keep_wanted, this,
+            [this, id] { open_keep_sheet(context_.document, context_.recipes, id, &context_.bed); });
     connect(card, &StepCard::typed, this,
             [this, id](const QString& key, const QString& words) { keep_words(id, key, words); });
     connect(card, &StepCard::turned, this, [this, id](bool on) {
@@ -299,7 +312,7 @@ job::Ids StepsTray::set_together(job::Id step) const {
     return one_of_them ? chosen_ : job::Ids{step};
 }
 
-void StepsTray::change(job::Id step, const SettingChange& setting) {
+void StepsTray::change(job::Id step, const SettingChange& setting, int merge) {
     Result<job::Job> job = context_.document.job();
     for (const job::Id id : set_together(step)) {
         if (!job) break;
@@ -307,7 +320,7 @@ void StepsTray::change(job::Id step, const SettingChange& setting) {
         setting(settings);
         job = job::change_settings(std::move(*job), id, settings, context_.machine.profile().top_speed());
     }
-    edit(tr("Change step"), std::move(job));
+    edit(tr("Change step"), std::move(job), merge);
     refresh();  // a refused value goes back to what holds
 }
 
@@ -319,8 +332,8 @@ void StepsTray::keep_words(job::Id step, const QString& key, const QString& word
     edit(tr("Change step"), std::move(job));
 }
 
-void StepsTray::edit(const QString& name, Result<job::Job> edited) {
-    if (auto done = context_.document.edit(name, std::move(edited), JobChange::steps); !done)
+void StepsTray::edit(const QString& name, Result<job::Job> edited, int merge) {
+    if (auto done = context_.document.edit(name, std::move(edited), JobChange::steps, merge); !done)
         Q_EMIT refused(done.error());
 }
 

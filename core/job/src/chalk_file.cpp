@@ -136,8 +136,10 @@ Opened job_from_json(const Json& json, ArtShelf& shelf) {
     }
     for (const Json& marked : json.value("marked", Json::array()))
         job.marked.push_back(marked_from_json(marked));
-    job.unknown =
-        unknown_keys(json, {"format", "version", "last_id", "motifs", "steps", "left_out", "stock", "datum", "marked"});
+    for (const Json& one : json.value("overrides", Json::array()))
+        job.overrides.push_back(override_from_json(one));
+    job.unknown = unknown_keys(json, {"format", "version", "last_id", "motifs", "steps", "left_out", "stock", "datum",
+                                      "marked", "overrides"});
     return opened;
 }
 
@@ -206,6 +208,8 @@ Result<std::string> to_chalk(const Job& job) {
         json["datum"] = {{"motif", job.datum->motif}, {"on_page_mm", {job.datum->on_page.x, job.datum->on_page.y}}};
     for (const MarkedPlace& marked : job.marked)
         json["marked"].push_back(to_json(marked));
+    for (const Override& one : job.overrides)
+        json["overrides"].push_back(to_json(one));
     add_unknown(json, job.unknown);
     std::vector<ZipEntry> entries{{manifest, json.dump(2, ' ', false, Json::error_handler_t::replace) + "\n"}};
     std::move(sources.entries.begin(), sources.entries.end(), std::back_inserter(entries));

@@ -83,9 +83,8 @@ Step& step_of_kind(Job& job, StepKind kind) {
     return *job.steps.insert(place_for(job, kind), Step{++job.last_id, steps::starting_point(kind), {}});
 }
 
-void route_new_inks(Job& job, const art::Artwork& art) {
+void route_loose(Job& job, const std::optional<Ink>& enclosing) {
     constexpr Rgb white{255, 255, 255};
-    const auto enclosing = enclosing_ink(art);
     for (const RoutedInk& routed : routed_inks(job)) {
         if (!routed.steps.empty() || routed.left_out) continue;
         const bool bare = routed.ink.kind == InkKind::fill && routed.ink.rgb == white;
@@ -116,7 +115,7 @@ Job add_art(Job job, std::shared_ptr<const art::Artwork> art, const machine::Mac
     const Box target = job.stock ? geometry::bounds(job.stock->outline()) : machine.bed();
     const Point shift = target.centre() - art::bounds(*art).centre();
     job.motifs.push_back({++job.last_id, art, Transform::move(shift.x, shift.y)});
-    route_new_inks(job, *art);
+    route_loose(job, enclosing_ink(*art));
     return job;
 }
 
@@ -133,7 +132,7 @@ Result<Job> replace_art(Job job, Id id, std::shared_ptr<const art::Artwork> art,
     });
     motif->art = art;
     motif->place = motif->place * Transform::move(shift.x, shift.y);
-    route_new_inks(job, *art);
+    route_loose(job, enclosing_ink(*art));
     return job;
 }
 
@@ -230,6 +229,11 @@ Result<Job> note_step(Job job, Id id, const std::string& note) {
     return job;
 }
 
+Job route_loose_inks(Job job) {
+    route_loose(job, {});
+    return job;
+}
+
 Job leave_out(Job job, const Ink& ink) {
     unroute(job, ink);
     job.left_out.push_back(ink);
@@ -292,6 +296,12 @@ bool order_fault(const Job& job) {
         cut = cut || step.settings.kind == StepKind::cut;
     }
     return false;
+}
+
+Job override_check(Job job, const Override& one) {
+    std::erase_if(job.overrides, [&](const Override& other) { return other.code == one.code; });
+    if (!one.reason.empty()) job.overrides.push_back(one);
+    return job;
 }
 
 Job set_stock(Job job, std::optional<Stock> stock) {

@@ -52,6 +52,39 @@ struct Fields {
     }
 };
 
+/// Pairs of per cent and watts, both rising.
+bool read_measured(const Json& list, std::vector<steps::MeasuredPower>& measured) {
+    if (!list.is_array()) return false;
+    steps::MeasuredPower before{Power::percent(0), 0};
+    for (const Json& point : list) {
+        if (!point.is_array() || point.size() != 2 || !point[0].is_number() || !point[1].is_number()) return false;
+        const steps::MeasuredPower read{Power::percent(point[0]), point[1]};
+        if (!(read.power > before.power && read.watts > before.watts && read.power <= Power::percent(100)))
+            return false;
+        measured.push_back(read);
+        before = read;
+    }
+    return true;
+}
+
+void read_beam(Fields& fields, steps::Beam& beam) {
+    const Json& json = fields.json;
+    fields.number("watts", beam.watts, 0.001, 10000);
+    double comfortable = beam.comfortable.percent();
+    fields.number("comfortable_power", comfortable, 1, 100);
+    beam.comfortable = Power::percent(comfortable);
+    if (json.contains("beam")) {
+        const auto kind = json["beam"].is_string() ? steps::parse_beam_kind(json["beam"].get<std::string>())
+                                                   : std::optional<steps::BeamKind>();
+        if (kind)
+            beam.kind = *kind;
+        else
+            fields.fault = "beam";
+    }
+    if (json.contains("measured_power") && !read_measured(json["measured_power"], beam.measured))
+        fields.fault = "measured_power";
+}
+
 }  // namespace
 
 Result<MachineProfile> parse_profile(std::string_view text, const std::string& file) {
@@ -67,7 +100,7 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
             fields.fault = "name";
     }
     fields.pair("work_area_mm", profile.width, profile.depth, 1, 10000);
-    fields.number("watts", profile.watts, 0.001, 10000);
+    read_beam(fields, profile.beam);
     fields.number("spot_mm", profile.spot, 0.001, 10);
     fields.pair("max_rate_mm_min", profile.max_rate_x, profile.max_rate_y, 1, 1e6);
     fields.pair("acceleration_mm_s2", profile.acceleration_x, profile.acceleration_y, 1, 1e6);
@@ -97,12 +130,18 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
 }
 
 std::string to_json(const MachineProfile& profile) {
+    Json measured = Json::array();
+    for (const steps::MeasuredPower& point : profile.beam.measured)
+        measured.push_back({point.power.percent(), point.watts});
     const Json json{{"format", "chalkline-machine"},
                     {"version", 1},
                     {"name", profile.name},
                     {"work_area_mm", {profile.width, profile.depth}},
                     {"home", to_text(profile.home)},
-                    {"watts", profile.watts},
+                    {"watts", profile.beam.watts},
+                    {"beam", std::string(steps::to_text(profile.beam.kind))},
+                    {"measured_power", measured},
+                    {"comfortable_power", profile.beam.comfortable.percent()},
                     {"spot_mm", profile.spot},
                     {"max_rate_mm_min", {profile.max_rate_x, profile.max_rate_y}},
                     {"acceleration_mm_s2", {profile.acceleration_x, profile.acceleration_y}},

@@ -100,6 +100,12 @@ Result<void> Session::unlock() {
     return {};
 }
 
+Result<void> Session::turn_laser_mode_on() {
+    if (auto free = require_free(); !free) return free;
+    queue_command("$32=1");
+    return {};
+}
+
 Result<void> Session::jog(geometry::Point by, Speed speed) {
     if (auto free = require_free(); !free) return free;
     if (now_.position_sure && now_.position) {
@@ -230,6 +236,9 @@ void Session::handle_command_answer(std::optional<int> error_number) {
     } else if (command == "$X") {
         now_.position_sure = false;
         now_.alarm = 0;
+        announce();
+    } else if (command == "$32=1") {
+        settings_[32] = 1;
         announce();
     } else if (command.starts_with("G10L2P1")) {
         offsets_["G54"] = profile_.bed_origin();
@@ -468,6 +477,7 @@ void Session::send_realtime(char byte, const char* shown) {
 }
 
 void Session::announce() {
+    if (const auto laser_mode = setting(32)) now_.laser_mode = *laser_mode != 0;
     events_.push_back(event::Changed{now_});
 }
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "outside.hpp"
 
+#include <chalkline/planning/checks.hpp>
 #include <chalkline/planning/program_checker.hpp>
 
 #include <charconv>
@@ -275,7 +276,7 @@ std::vector<ProgramFault> check_program(machine::LineSource& lines, const Progra
 
 ProgramLimits limits_of(const job::Job& job, const machine::MachineProfile& machine, const machine::Program& program) {
     ProgramLimits limits{machine, {}, {}};
-    if (job.stock) limits.stock = job.stock->outline();
+    if (const auto stock = binding_stock(job)) limits.stock = *stock;
     std::map<job::Id, double> power;
     for (const job::Step& step : job.steps)
         power[step.id] = step.settings.power.fraction() * machine.full_power_s;

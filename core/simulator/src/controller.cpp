@@ -395,7 +395,7 @@ void Controller::trail(geometry::Point from, geometry::Point to, double power, d
             if (geometry::cross(b - a, to - a) / geometry::distance(a, b) < -rounding)
                 violation(fmt::format("beam on outside the stock at {:.2f}, {:.2f}", to.x, to.y));
         }
-    if (dose_) dose_->burn(from, to, power * profile_.watts * 1000 * seconds);
+    if (dose_) dose_->burn(from, to, profile_.beam.watts_at(Power::percent(power * 100)) * 1000 * seconds);
 }
 
 /// The beam at a head that stands still: only constant power burns, and laser mode darkens it in rapid mode.
@@ -406,7 +406,7 @@ void Controller::burn_at_rest(double seconds) {
     if (beam_now_ <= 0) return;
     violation(fmt::format("beam on at rest at {:.2f}, {:.2f}", motion_.at().x, motion_.at().y));
     report_.beam_on_s += seconds;
-    if (dose_) dose_->burn(motion_.at(), motion_.at(), beam_now_ * profile_.watts * 1000 * seconds);
+    if (dose_) dose_->burn(motion_.at(), motion_.at(), profile_.beam.watts_at(Power::percent(beam_now_ * 100)) * 1000 * seconds);
 }
 
 /// Called when a program's move is queued.

@@ -84,8 +84,17 @@ Result<void> validate(const StepSettings& settings, Speed top_speed) {
     return {};
 }
 
-double dose(const StepSettings& settings, double watts) {
-    return settings.power.fraction() * watts * 1000 / settings.speed.mm_per_s();
+double dose(const StepSettings& settings, const Beam& beam) {
+    return beam.watts_at(settings.power) * 1000 / settings.speed.mm_per_s();
+}
+
+double area_dose(const StepSettings& settings, const Beam& beam) {
+    const int times = settings.passes * (settings.fill.crossed ? 2 : 1);
+    return dose(settings, beam) / settings.line_pitch.mm() * times;
+}
+
+double whole_dose(const StepSettings& settings, const Beam& beam) {
+    return settings.kind == StepKind::engrave ? area_dose(settings, beam) : dose(settings, beam) * settings.passes;
 }
 
 double burn_tone(double dose_mj_per_mm) {

@@ -249,6 +249,28 @@ TEST_CASE("groups, locks, designs, the datum, round stock and unknown keys are k
     CHECK(again.motifs[2].unknown == job.motifs[2].unknown);
 }
 
+TEST_CASE("a job of version 4 opens with all its settings, and what came later is at rest") {
+    const auto opened = load(CHALKLINE_DATA "/job-v4.chalk");
+    REQUIRE(opened);
+    CHECK(opened->lost.empty());
+    const Job& job = opened->job;
+    CHECK(job.steps[0].note == "wipe warm");
+    CHECK(job.steps[0].typed.at("speed") == "30 %");
+    CHECK(job.steps[0].settings.fill.crossed);
+    CHECK(job.steps[0].settings.line.bridges == 2);
+    CHECK_FALSE(job.steps.back().on);
+    CHECK(job.motifs[0].marks.size() == 1);
+    CHECK(job.marked.front().name == "pin");
+    CHECK(job.stock->margin == Length::mm(2));
+    CHECK(job.overrides.empty());
+    Job later = override_check(job, {"check.off-stock", "8", "an offcut lies beside it", "2026-11-23T19:00:00"});
+    later.stock->margin = Length::mm(5);
+    const Job again = parse_chalk(to_chalk(later).value(), "x").value().job;
+    CHECK(again.overrides == later.overrides);
+    CHECK(again.stock->margin == Length::mm(5));
+    CHECK(override_check(again, {"check.off-stock", "", "", ""}).overrides.empty());
+}
+
 TEST_CASE("no damage to the bytes crashes the reader") {
     const std::string bytes = to_chalk(sample()).value();
     rc::prop("flipped and cut bytes", [&] {

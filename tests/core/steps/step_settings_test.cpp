@@ -10,9 +10,9 @@ using namespace chalkline::steps;
 
 TEST_CASE("dose is energy per length") {
     StepSettings settings{.kind = StepKind::engrave, .power = Power::percent(70), .speed = Speed::mm_per_min(3200)};
-    CHECK(dose(settings, 10) == Approx(131.25));
+    CHECK(dose(settings, {}) == Approx(131.25));
     settings.speed = settings.speed * 2;
-    CHECK(dose(settings, 10) == Approx(65.625));
+    CHECK(dose(settings, {}) == Approx(65.625));
 }
 
 TEST_CASE("tones rise with the dose and stay on the scale") {

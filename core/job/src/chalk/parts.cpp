@@ -2,6 +2,7 @@
 #include "chalk/parts.hpp"
 
 #include <chalkline/art/cleaning.hpp>
+#include <chalkline/steps/settings_json.hpp>
 
 #include <algorithm>
 #include <cmath>
@@ -27,10 +28,6 @@ double finite(const Json& json) {
 
 Json json_of(const Point& point) {
     return {point.x, point.y};
-}
-
-Point point_from_json(const Json& json) {
-    return {finite(json.at(0)), finite(json.at(1))};
 }
 
 Json json_of(const art::TextDesign& text) {
@@ -90,6 +87,10 @@ art::FreehandDesign freehand_from_json(const Json& json) {
 
 }  // namespace
 
+Point point_from_json(const Json& json) {
+    return {finite(json.at(0)), finite(json.at(1))};
+}
+
 Json to_json(const std::vector<Ink>& inks) {
     Json list = Json::array();
     for (const Ink& ink : inks)
@@ -98,9 +99,8 @@ Json to_json(const std::vector<Ink>& inks) {
 }
 
 Json to_json(const Step& step) {
-    const auto& s = step.settings;
     Json json{{"id", step.id}};
-    json.update(settings_to_json(s));
+    json.update(steps::to_json(step.settings));
     if (!step.on) json["on"] = false;
     if (!step.note.empty()) json["note"] = step.note;
     for (const auto& [key, text] : step.typed)
@@ -120,6 +120,7 @@ Json to_json(const Stock& stock) {
     if (stock.form == Stock::Form::outline) json["form"] = "outline";
     for (const Point point : stock.points)
         json["points"].push_back(json_of(point));
+    if (stock.margin != Stock().margin) json["margin_mm"] = stock.margin.mm();
     add_unknown(json, stock.unknown);
     return json;
 }
@@ -137,15 +138,15 @@ std::vector<Ink> inks_from_json(const Json& list) {
 Step step_from_json(const Json& json) {
     Step step;
     step.id = json.at("id");
-    step.settings = settings_from_json(json);
+    const auto settings = steps::settings_from_json(json);
+    if (!settings) throw std::invalid_argument("step " + std::to_string(step.id));
+    step.settings = *settings;
     step.on = json.value("on", true);
     step.note = json.value("note", "");
     const Json typed = json.value("typed", Json::object());
     for (const auto& [key, text] : typed.items())
         step.typed[key] = text.get<std::string>();
     step.inks = inks_from_json(json.at("inks"));
-    constexpr Speed any_machine = Speed::mm_per_min(1e7);
-    if (!steps::validate(step.settings, any_machine)) throw std::invalid_argument("step " + std::to_string(step.id));
     step.unknown =
         unknown_keys(json, {"id", "kind", "power", "low_power", "speed", "passes", "lower_each_pass_mm", "air",
                             "air_lead_s", "beam", "line_pitch_mm", "fill", "line", "on", "note", "typed", "inks"});
@@ -174,6 +175,14 @@ MarkedPlace marked_from_json(const Json& json) {
     return {json.at("id"), json.at("name"), point_from_json(json.at("place_mm"))};
 }
 
+Json to_json(const Override& one) {
+    return {{"code", one.code}, {"about", one.about}, {"reason", one.reason}, {"at", one.at}};
+}
+
+Override override_from_json(const Json& json) {
+    return {json.at("code"), json.at("about"), json.at("reason"), json.at("at")};
+}
+
 Stock stock_from_json(const Json& json) {
     Stock stock;
     stock.material = json.at("material");
@@ -187,8 +196,9 @@ Stock stock_from_json(const Json& json) {
         stock.points.push_back(point_from_json(point));
     if (form == "ellipse") stock.form = Stock::Form::ellipse;
     if (form == "outline" && stock.points.size() >= 3) stock.form = Stock::Form::outline;
-    stock.unknown =
-        unknown_keys(json, {"material", "thickness_mm", "corner_mm", "size_mm", "angle_rad", "form", "points"});
+    if (json.contains("margin_mm")) stock.margin = Length::mm(std::clamp(finite(json.at("margin_mm")), 0.0, 1000.0));
+    stock.unknown = unknown_keys(
+        json, {"material", "thickness_mm", "corner_mm", "size_mm", "angle_rad", "form", "points", "margin_mm"});
     return stock;
 }
 

@@ -14,9 +14,6 @@ using Json = nlohmann::ordered_json;
 
 Json to_json(const std::vector<Ink>& inks);
 std::vector<Ink> inks_from_json(const Json& list);
-/// All of a step but what it burns; settings at rest are left out.
-Json settings_to_json(const steps::StepSettings& settings);
-steps::StepSettings settings_from_json(const Json& json);
 Json to_json(const Step& step);
 Step step_from_json(const Json& json);
 Json to_json(const Stock& stock);
@@ -26,11 +23,14 @@ art::Design design_from_json(const Json& json);
 /// Only what differs from the ordinary way of reading.
 Json to_json(const art::ReadOptions& options);
 art::ReadOptions read_options_from_json(const Json& json);
+geometry::Point point_from_json(const Json& json);
 geometry::Transform transform_from_json(const Json& json);
 Json to_json(const PathMark& mark);
 PathMark path_mark_from_json(const Json& json);
 Json to_json(const MarkedPlace& marked);
 MarkedPlace marked_from_json(const Json& json);
+Json to_json(const Override& one);
+Override override_from_json(const Json& json);
 
 /// The keys of `json` that are none of `known`, as text to be kept; empty when there are none.
 std::string unknown_keys(const Json& json, std::initializer_list<const char*> known);

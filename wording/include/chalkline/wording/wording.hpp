@@ -6,6 +6,8 @@
 #include <chalkline/machine/session.hpp>
 #include <chalkline/planning/checks.hpp>
 #include <chalkline/planning/program_checker.hpp>
+#include <chalkline/recipes/recipe.hpp>
+#include <chalkline/steps/settings_json.hpp>
 
 #include <QString>
 
@@ -26,6 +28,19 @@ QString describe(const Notice& notice);
 QString describe(art::Fault fault, int count);
 Message describe(const planning::Check& check);
 Message describe(const planning::ProgramFault& fault);
+/// What its remedy does, for a button.
+QString mending(const planning::Check& check);
+
+/// One setting that changes: "Power", "70 %", "80 %".
+struct Change {
+    QString name, before, after;
+};
+Change describe(const steps::Difference& difference);
+/// "card 7, row 5 column 4 · 23 Nov 2026 · 6 jobs"
+QString describe(const recipes::Evidence& evidence);
+/// Why evidence counts for less; empty while it is fresh.
+QString describe(recipes::Freshness freshness);
+QString name(steps::BeamKind kind);
 
 QString name(steps::StepKind kind);
 /// What keeps a step from its speed, in a maker's words; empty for `none`.

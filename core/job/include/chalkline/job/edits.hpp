@@ -55,6 +55,8 @@ Result<Job> clear_path_marks(Job job, Id motif);
 /// An idle step (`on` false) keeps its place and its inks.
 Result<Job> turn_step(Job job, Id step, bool on);
 Result<Job> note_step(Job job, Id step, const std::string& note);
+/// Gives inks without a step one, as `add_art` does; none of them is taken for a cut.
+Job route_loose_inks(Job job);
 /// Takes an ink out of every step and marks it as knowingly not burned.
 Job leave_out(Job job, const Ink& ink);
 
@@ -70,6 +72,9 @@ Result<Job> move_step(Job job, Id step, int place);
 Job put_in_order(Job job);
 /// True when a cut comes before an engrave or score step that burns something.
 bool order_fault(const Job& job);
+
+/// Keeps why a check is passed over; without a reason it holds again. One override a code.
+Job override_check(Job job, const Override& one);
 
 Job set_stock(Job job, std::optional<Stock> stock);
 

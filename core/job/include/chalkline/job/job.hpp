@@ -73,6 +73,7 @@ struct Stock {
     double angle = 0;  ///< counter-clockwise about `corner`, radians
     Form form = Form::rectangle;
     std::vector<geometry::Point> points{};  ///< Form::outline: a closed chain in a box of 1 × 1
+    Length margin = Length::mm(2);          ///< nothing should burn nearer to its edge
     std::string unknown{};                  ///< as in Motif
 
     /// From the piece's own millimetres, its box's corner at 0, 0, to the bed.
@@ -98,6 +99,15 @@ struct MarkedPlace {
     bool operator==(const MarkedPlace&) const = default;
 };
 
+/// A blocking check that was overridden knowingly, and why. It holds as long as the check says the same.
+struct Override {
+    std::string code;
+    std::string about;  ///< what the check said: another step, material or distance is another matter
+    std::string reason;
+    std::string at;  ///< "2026-11-23T19:02:11"
+    bool operator==(const Override&) const = default;
+};
+
 /// The document: art, the run sheet and the stock. A plain value; art is shared, so a copy is cheap.
 struct Job {
     std::vector<Motif> motifs;
@@ -106,6 +116,7 @@ struct Job {
     std::optional<Stock> stock;
     std::optional<Datum> datum;  ///< none: the lower left corner of the job
     std::vector<MarkedPlace> marked{};
+    std::vector<Override> overrides{};
     Id last_id = 0;
     std::string unknown;  ///< as in Motif
 

@@ -3,6 +3,7 @@
 #include <chalkline/base/result.hpp>
 #include <chalkline/base/units.hpp>
 #include <chalkline/geometry/point.hpp>
+#include <chalkline/steps/beam.hpp>
 
 #include <string>
 #include <string_view>
@@ -18,7 +19,7 @@ struct MachineProfile {
     std::string name = "Bench laser 400 × 300";
     double width = 400, depth = 300;  ///< work area, mm
     HomeCorner home = HomeCorner::near_left;
-    double watts = 10;                                    ///< beam power at 100 %
+    steps::Beam beam{.comfortable = Power::percent(90)};
     double spot = 0.18;                                   ///< beam diameter at 1/e², mm
     double max_rate_x = 12000, max_rate_y = 12000;        ///< mm/min
     double acceleration_x = 1200, acceleration_y = 1200;  ///< mm/s²

@@ -45,9 +45,10 @@ struct Snapshot {
     int alarm = 0;                            ///< number of the last alarm while locked
     double feed = 0, power = 0;               ///< mm/min, S units
     std::string pins, accessories;
-    std::int64_t lines_done = 0;  ///< answered lines of the running program
-    std::int64_t operation = -1;  ///< operation of the last answered line
-    double silent_for = 0;        ///< seconds without a byte while something runs; 0 when all is well
+    std::int64_t lines_done = 0;     ///< answered lines of the running program
+    std::int64_t operation = -1;     ///< operation of the last answered line
+    std::optional<bool> laser_mode;  ///< as the controller's settings say; none: not known yet
+    double silent_for = 0;           ///< seconds without a byte while something runs; 0 when all is well
     std::string version;
 };
 
@@ -107,6 +108,8 @@ class Session {
     // What the maker asks for. An error means nothing was sent.
     Result<void> home();
     Result<void> unlock();
+    /// Writes the one setting without which every change of power stops the head ($32=1).
+    Result<void> turn_laser_mode_on();
     /// Moves the head by a distance (mm), dark, never past the bed when the position is sure.
     Result<void> jog(geometry::Point by, Speed speed);
     /// Runs dark lines around the job.

@@ -2,6 +2,7 @@
 #pragma once
 #include <chalkline/base/result.hpp>
 #include <chalkline/base/units.hpp>
+#include <chalkline/steps/beam.hpp>
 
 #include <optional>
 #include <string_view>
@@ -109,8 +110,12 @@ inline constexpr Length coarsest_pitch = Length::mm(10);
 /// Checks the settings against what any machine of this top speed can do; the first fault found.
 Result<void> validate(const StepSettings& settings, Speed top_speed);
 
-/// Energy per length of one pass, mJ/mm, from the beam's full power in watts.
-double dose(const StepSettings& settings, double watts);
+/// Energy per length of one pass, mJ/mm.
+double dose(const StepSettings& settings, const Beam& beam);
+/// Energy per area of an engraving, all passes, mJ/mm²: crossed lines count twice.
+double area_dose(const StepSettings& settings, const Beam& beam);
+/// What compares two steps of one kind: energy per area of an engraving, per length of a line, all passes.
+double whole_dose(const StepSettings& settings, const Beam& beam);
 
 /// Place of a dose on the scale of burn tones: 0 light … 1 dark, logarithmic, two to the power six wide.
 double burn_tone(double dose_mj_per_mm);

@@ -1,0 +1,14 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "document/plan_keeper.hpp"
+#include "session/burn_desk.hpp"
+
+#include <QWidget>
+
+namespace chalkline::app {
+
+/// Says once more what will happen, how long it takes and what is open, and burns on Return. Does nothing while the job
+/// may not be burned.
+void open_ready_sheet(const job::Job& job, const PlanKeeper& plans, BurnDesk& desk, QWidget* over);
+
+}  // namespace chalkline::app

@@ -1,0 +1,59 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "burned_lines.hpp"
+
+#include "outside.hpp"
+
+namespace chalkline::planning {
+namespace {
+
+constexpr double overhang_slack = 0.005;  // mm
+
+}  // namespace
+
+std::vector<BurnedLine> burned_lines(const job::Job& job) {
+    std::vector<BurnedLine> burned;
+    for (std::size_t step = 0; step < job.steps.size(); ++step) {
+        std::size_t number = 0;
+        for (const job::Motif& motif : job.motifs) {
+            for (std::size_t shape = 0; shape < motif.art->shapes.size(); ++shape, ++number) {
+                if (!job::Job::burns(job.steps[step], motif, shape)) continue;
+                const bool fill = motif.art->shapes[shape].ink.kind == InkKind::fill;
+                for (geometry::Polyline& line : motif.art->shapes[shape].path.flatten(motif.place)) {
+                    const geometry::Box box = geometry::bounds(line);
+                    burned.push_back({std::move(line), box, step, number, fill});
+                }
+            }
+        }
+    }
+    return burned;
+}
+
+Overhang worst_overhang(const std::vector<BurnedLine>& lines, const geometry::Polyline& outline) {
+    Overhang worst;
+    const Outside outside(outline);
+    for (const BurnedLine& burned : lines)
+        for (const geometry::Point p : burned.line.points)
+            if (const double by = outside.by(p); by > worst.by) worst = {by, p};
+    return worst.by > overhang_slack ? worst : Overhang{};
+}
+
+Overhang least_margin(const std::vector<BurnedLine>& lines, const geometry::Polyline& outline) {
+    Overhang least{std::numeric_limits<double>::infinity(), {}};
+    const auto& sides = outline.points;
+    for (const BurnedLine& burned : lines)
+        for (const geometry::Point p : burned.line.points)
+            for (std::size_t i = 0; i < sides.size(); ++i) {
+                const auto nearest = geometry::nearest_on_line(p, sides[i], sides[(i + 1) % sides.size()]);
+                if (const double away = geometry::distance(p, nearest); away < least.by) least = {away, p};
+            }
+    return least;
+}
+
+geometry::Box bounds(const std::vector<BurnedLine>& lines) {
+    geometry::Box box;
+    for (const BurnedLine& burned : lines)
+        box.add(burned.box);
+    return box;
+}
+
+}  // namespace chalkline::planning

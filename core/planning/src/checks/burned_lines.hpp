@@ -1,0 +1,33 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <chalkline/job/job.hpp>
+
+#include <vector>
+
+namespace chalkline::planning {
+
+/// One line or outline of the art as it lies on the bed, and where in the run sheet it is burned.
+struct BurnedLine {
+    geometry::Polyline line;
+    geometry::Box box;
+    std::size_t step;   ///< index into job.steps
+    std::size_t shape;  ///< counts the shapes of all motifs
+    bool fill;
+};
+
+/// Everything that is burned, in run order of the steps; a shape of two steps stands there twice.
+std::vector<BurnedLine> burned_lines(const job::Job& job);
+
+/// The burned point farthest outside an outline, and how far, mm; 0 when all lies inside.
+struct Overhang {
+    double by = 0;
+    geometry::Point place;
+};
+Overhang worst_overhang(const std::vector<BurnedLine>& lines, const geometry::Polyline& outline);
+
+/// The burned point nearest to the outline from inside, and its distance, mm.
+Overhang least_margin(const std::vector<BurnedLine>& lines, const geometry::Polyline& outline);
+
+geometry::Box bounds(const std::vector<BurnedLine>& lines);
+
+}  // namespace chalkline::planning
