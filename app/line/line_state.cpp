@@ -44,7 +44,9 @@ std::optional<QString> first_open(const std::vector<planning::Check>& checks, Co
     return {};
 }
 
+/// Those the line works out from the job itself are left out: the checks come a moment later.
 bool about_steps(const planning::Check& check) {
+    if (check.code == planning::check::cut_before_engrave) return false;
     return check.step || check.code == planning::check::drawn_twice;
 }
 

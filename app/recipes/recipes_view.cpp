@@ -249,12 +249,12 @@ void RecipesView::open_workshop_sheet() {
         sheet->add_button(tr("Lift all rules"), ButtonLook::plain, [this, word] {
             desk_.set_rules({false, {}}, word->text());
         });
-    sheet->add_button(tr("Set"), ButtonLook::accent, [this, ceiling, word] {
-        if (word->text().isEmpty())
-            return Q_EMIT desk_.message({tr("The rules need a word"), {}, tr("Nothing was changed.")});
+    auto* set = sheet->add_button(tr("Set"), ButtonLook::accent, [this, ceiling, word] {
         const Power most = Power::percent(ceiling->value());
         desk_.set_rules({true, most < Power::percent(100) ? std::optional(most) : std::nullopt}, word->text());
     });
+    set->setEnabled(false);
+    connect(word, &QLineEdit::textChanged, set, [set](const QString& text) { set->setEnabled(!text.isEmpty()); });
     sheet->open();
     word->setFocus();
 }

@@ -188,6 +188,17 @@ TEST_CASE("a soft limit raises the alarm, and home mends it") {
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().position_sure; }, 60));
 }
 
+TEST_CASE("laser mode that is off is known, and turned on at the controller") {
+    VirtualMachine vm;
+    vm.controller.load_settings("32=0\n");
+    vm.make_ready();
+    CHECK(vm.session.snapshot().laser_mode == false);
+    REQUIRE(vm.session.turn_laser_mode_on());
+    REQUIRE(vm.run_until([&] { return vm.session.snapshot().laser_mode == true; }, 5));
+    vm.run(1);
+    CHECK(vm.session.burn(source(long_program())));
+}
+
 TEST_CASE("without laser mode or with another full power nothing is burned") {
     VirtualMachine vm;
     vm.controller.load_settings("32=0\n");
