@@ -39,6 +39,25 @@ class RecipeDesk::Edit : public QUndoCommand {
     bool done_ = false;  ///< the first redo comes with the push, when the work is done already
 };
 
+/// One change of one routine.
+class RecipeDesk::RoutineEdit : public QUndoCommand {
+ public:
+    using Stored = std::optional<recipes::StoredRoutine>;
+    RoutineEdit(RecipeDesk& desk, const QString& text, QString name, Stored before, Stored after)
+        : QUndoCommand(text),
+          desk_(desk),
+          name_(std::move(name)),
+          before_(std::move(before)),
+          after_(std::move(after)) {}
+    void redo() override { desk_.bring_routine(name_, after_); }
+    void undo() override { desk_.bring_routine(name_, before_); }
+
+ private:
+    RecipeDesk& desk_;
+    QString name_;
+    Stored before_, after_;
+};
+
 RecipeDesk::RecipeDesk(const QString& file, const machine::MachineProfile& machine, QObject* parent)
     : QObject(parent),
       machine_{machine.name, machine.beam},
@@ -198,12 +217,26 @@ std::optional<job::Routine> RecipeDesk::first_routine() const {
     return {};
 }
 
+std::optional<recipes::StoredRoutine> RecipeDesk::stored_routine(const QString& name) const {
+    if (!store_) return {};
+    for (auto& stored : store_->routines().value_or(std::vector<recipes::StoredRoutine>()))
+        if (stored.name == name.toStdString()) return stored;
+    return {};
+}
+
+bool RecipeDesk::bring_routine(const QString& name, const std::optional<recipes::StoredRoutine>& to) {
+    if (!store_) return false;
+    return well(to ? store_->put_routine(*to) : store_->remove_routine(name.toStdString()));
+}
+
 void RecipeDesk::keep_routine(const job::Routine& routine, bool first) {
-    if (store_) well(store_->put_routine({routine.name, job::to_json(routine), first}));
+    const QString name = QString::fromStdString(routine.name);
+    history_.push(new RoutineEdit(*this, tr("Keep routine"), name, stored_routine(name),
+                                  recipes::StoredRoutine{routine.name, job::to_json(routine), first}));
 }
 
 void RecipeDesk::remove_routine(const QString& name) {
-    if (store_) well(store_->remove_routine(name.toStdString()));
+    history_.push(new RoutineEdit(*this, tr("Remove routine"), name, stored_routine(name), {}));
 }
 
 }  // namespace chalkline::app

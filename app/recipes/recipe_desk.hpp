@@ -65,9 +65,13 @@ class RecipeDesk : public QObject {
 
  private:
     class Edit;
+    class RoutineEdit;
     using State = std::optional<recipes::Recipe>;
     void open(const QString& file);
     void read();
+    /// Keeps or, with nothing in `to`, takes away the routine of that name. False: said why.
+    bool bring_routine(const QString& name, const std::optional<recipes::StoredRoutine>& to);
+    std::optional<recipes::StoredRoutine> stored_routine(const QString& name) const;
     /// Makes the recipe what `to` says; the recipe as kept. False: said why, nothing changed.
     bool bring(const State& from, State& to);
     template <class T>

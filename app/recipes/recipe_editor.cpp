@@ -3,6 +3,7 @@
 
 #include "recipes/dose_marks.hpp"
 
+#include <QDate>
 #include <QGridLayout>
 #include <QHBoxLayout>
 #include <QSignalBlocker>
@@ -105,6 +106,7 @@ void RecipeEditor::build() {
     buttons->addWidget(cancel);
     buttons->addStretch(1);
     all->addLayout(buttons);
+    all->addStretch(1);
 
     const auto take = [this](ValueField* field, auto set) {
         connect(field, &ValueField::committed, this, [this, set](double value) {
@@ -120,6 +122,7 @@ void RecipeEditor::build() {
     connect(thickness_, &ValueField::committed, this, &RecipeEditor::show_settings);
     connect(material_, &QLineEdit::textChanged, this, &RecipeEditor::show_settings);
     connect(evidence_, &QComboBox::currentIndexChanged, this, &RecipeEditor::show_settings);
+    connect(date_, &QLineEdit::textChanged, this, &RecipeEditor::show_settings);
     connect(air_, &QCheckBox::clicked, this, [this](bool on) { recipe_.settings.air = on; });
     connect(kind_, &QComboBox::activated, this, [this] {
         recipe_.settings.kind = static_cast<StepKind>(kind_->currentData().toInt());
@@ -137,7 +140,7 @@ void RecipeEditor::build() {
 void RecipeEditor::show_recipe(const recipes::Recipe& recipe) {
     recipe_ = recipe;
     // Texts that change tell the settings anew: not before all is in.
-    const QSignalBlocker quiet_material(material_), quiet_evidence(evidence_);
+    const QSignalBlocker quiet_material(material_), quiet_evidence(evidence_), quiet_date(date_);
     material_->setText(QString::fromStdString(recipe.material));
     thickness_->show_value(recipe.thickness.mm());
     evidence_->setCurrentIndex(static_cast<int>(recipe.evidence.kind));
@@ -172,10 +175,11 @@ void RecipeEditor::show_settings() {
     watts_name_->setVisible(chart);
     pad_->show_settings(s, recipe_.machine.beam, desk_.top_speed());
     pad_->set_marks(dose_marks(desk_, wish(), recipe_.id));
-    const QString odd = unlike_evidence(desk_, wish(), s.speed);
+    const bool dated = date_->text().isEmpty() || QDate::fromString(date_->text(), Qt::ISODate).isValid();
+    const QString odd = dated ? unlike_evidence(desk_, wish(), s.speed) : tr("Write the date as 2026-11-23.");
     odd_->setText(odd);
     odd_->setVisible(!odd.isEmpty());
-    keep_->setEnabled(!material_->text().trimmed().isEmpty() && steps::validate(s, Speed::mm_per_min(1e6)));
+    keep_->setEnabled(dated && !material_->text().trimmed().isEmpty() && steps::validate(s, Speed::mm_per_min(1e6)));
 }
 
 recipes::Recipe RecipeEditor::read() const {

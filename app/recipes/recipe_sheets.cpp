@@ -90,7 +90,7 @@ void open_take_sheet(JobDocument& document, RecipeDesk& desk, job::Id id, QWidge
     auto* list = add_list(sheet, Sheet::tr("Recipes that fit"));
     for (const Recipe& recipe : offered) {
         QString line = settings_in_short(recipe.settings) + "\n" + wording::describe(recipe.evidence);
-        if (!stock || !recipe.evidence.tested())
+        if (!stock)
             line += QString(" · %1 %2")
                         .arg(QString::fromStdString(recipe.material),
                              QString::fromStdString(format_length(recipe.thickness, LengthUnit::mm)));

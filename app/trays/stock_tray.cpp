@@ -115,6 +115,7 @@ void StockTray::show_stock() {
     x_->show_value(stock->corner.x);
     y_->show_value(stock->corner.y);
     angle_->show_value(stock->angle / degree);
+    margin_->show_value(stock->margin.mm());
     form_of_piece_->setCurrentIndex(form_of_piece_->findData(static_cast<int>(stock->form)));
 }
 
@@ -127,6 +128,7 @@ void StockTray::commit() {
     stock.height = std::clamp(height_->value(), 1.0, 10000.0);
     stock.corner = {x_->value(), y_->value()};
     stock.angle = angle_->value() * degree;
+    stock.margin = Length::mm(std::clamp(margin_->value(), 0.0, 1000.0));
     if (stock == *context_.document.job().stock) return show_stock();
     (void)context_.document.edit(tr("Change stock"), job::set_stock(context_.document.job(), stock), JobChange::stock);
 }
@@ -148,7 +150,7 @@ void StockTray::set_piece() {
 /// Where on the piece the job goes: its middle, or a corner with a margin.
 void StockTray::add_spots(QGridLayout* grid, int row) {
     margin_ = make_length_field(tr("Margin to the edges of the piece"), form_);
-    margin_->show_value(5);
+    connect(margin_, &ValueField::committed, this, &StockTray::commit);
     follow_ = new QCheckBox(tr("Turned as the piece is"), form_);
     follow_->setChecked(true);
     auto* buttons = new QGridLayout;

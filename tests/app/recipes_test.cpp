@@ -401,6 +401,12 @@ TEST_CASE("a routine is kept, applied to other art after its effect was shown, a
     REQUIRE(shop.click("New"));
     CHECK(job_of(shop.driver).steps.size() == 3);
     CHECK(job_of(shop.driver).stock == plate.stock);
+
+    REQUIRE(shop.click("Routines…"));
+    REQUIRE(shop.click("Remove"));
+    CHECK(shop.desk().routines().empty());
+    shop.desk().history().undo();
+    CHECK(shop.desk().first_routine());
 }
 
 TEST_CASE("a burn that went to its end counts for the recipes it used, and care of the lens ages them") {
