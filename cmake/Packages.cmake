@@ -29,6 +29,13 @@ pkg_check_modules(freetype REQUIRED IMPORTED_TARGET freetype2)
 pkg_check_modules(harfbuzz REQUIRED IMPORTED_TARGET harfbuzz)
 pkg_check_modules(fontconfig REQUIRED IMPORTED_TARGET fontconfig)
 
+find_path(OPENCV_INCLUDE opencv2/imgproc.hpp PATH_SUFFIXES opencv4 REQUIRED)
+find_library(OPENCV_CORE opencv_core REQUIRED)
+find_library(OPENCV_IMGPROC opencv_imgproc REQUIRED)
+add_library(chalkline_opencv INTERFACE)
+target_include_directories(chalkline_opencv SYSTEM INTERFACE ${OPENCV_INCLUDE})
+target_link_libraries(chalkline_opencv INTERFACE ${OPENCV_IMGPROC} ${OPENCV_CORE})
+
 find_path(HERSHEY_INCLUDE hersheyfont.h REQUIRED)
 find_library(HERSHEY_LIBRARY hersheyfont REQUIRED)
 add_library(chalkline_hershey INTERFACE)

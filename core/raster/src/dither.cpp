@@ -1,0 +1,231 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "masks.hpp"
+
+#include <chalkline/raster/dither.hpp>
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <numbers>
+#include <utility>
+
+namespace chalkline::raster {
+namespace {
+
+constexpr std::array<std::pair<DitherMethod, std::string_view>, 15> names{
+    {{DitherMethod::threshold, "threshold"},
+     {DitherMethod::floyd_steinberg, "floyd-steinberg"},
+     {DitherMethod::jarvis, "jarvis"},
+     {DitherMethod::stucki, "stucki"},
+     {DitherMethod::burkes, "burkes"},
+     {DitherMethod::sierra, "sierra"},
+     {DitherMethod::atkinson, "atkinson"},
+     {DitherMethod::bayer2, "bayer2"},
+     {DitherMethod::bayer4, "bayer4"},
+     {DitherMethod::bayer8, "bayer8"},
+     {DitherMethod::bayer16, "bayer16"},
+     {DitherMethod::halftone, "halftone"},
+     {DitherMethod::blue_noise, "blue-noise"},
+     {DitherMethod::strokes, "strokes"},
+     {DitherMethod::grey, "grey"}}};
+
+/// Where the error of a dot goes: weights of the current row (from the next dot on) and of the two rows below (from two
+/// dots back on), in shares of `divisor`.
+struct Kernel {
+    std::array<float, 2> here;
+    std::array<float, 5> below, beneath;
+    float divisor;
+};
+
+constexpr Kernel floyd_steinberg{{7, 0}, {0, 3, 5, 1, 0}, {}, 16};
+constexpr Kernel jarvis{{7, 5}, {3, 5, 7, 5, 3}, {1, 3, 5, 3, 1}, 48};
+constexpr Kernel stucki{{8, 4}, {2, 4, 8, 4, 2}, {1, 2, 4, 2, 1}, 42};
+constexpr Kernel burkes{{8, 4}, {2, 4, 8, 4, 2}, {}, 32};
+constexpr Kernel sierra{{5, 3}, {2, 4, 5, 4, 2}, {0, 2, 3, 2, 0}, 32};
+constexpr Kernel atkinson{{1, 1}, {0, 1, 1, 1, 0}, {0, 0, 1, 0, 0}, 8};
+
+/// A small fast generator (Marsaglia 2003, xorshift32): the same on every machine.
+struct Noise {
+    std::uint32_t state;
+    float next() {
+        state ^= state << 13U;
+        state ^= state >> 17U;
+        state ^= state << 5U;
+        return static_cast<float>(state >> 8U) / static_cast<float>(1U << 24U) - 0.5F;
+    }
+};
+
+/// Error rows with room for two dots beyond either border: what falls there is dropped with the row.
+class ErrorRows {
+ public:
+    explicit ErrorRows(int width) : stride_(static_cast<std::size_t>(width) + 4), rows_(3 * stride_, 0.0F) {}
+    float* row(int ahead) { return rows_.data() + static_cast<std::size_t>((now_ + ahead) % 3) * stride_ + 2; }
+    void next() {
+        std::fill_n(row(0) - 2, stride_, 0.0F);
+        now_ = (now_ + 1) % 3;
+    }
+
+ private:
+    std::size_t stride_;
+    std::vector<float> rows_;
+    int now_ = 0;
+};
+
+/// One row from `from` in steps of `Way` (1 or −1). The kernel is known while compiling, so that weights of 0 vanish.
+template <const Kernel& kernel, int Way>
+void diffuse_row(const std::uint16_t* in, std::uint8_t* out, int width, float white, float noise, Noise& random,
+                 ErrorRows& errors) {
+    float *here = errors.row(0), *below = errors.row(1), *beneath = errors.row(2);
+    const float half = white / 2;
+    float carried = 0, carried_two = 0;  // of the current row, kept in registers
+    for (int i = 0; i < width; ++i) {
+        const int x = Way > 0 ? i : width - 1 - i;
+        const float value = in[x] + here[x] + carried;
+        const bool dark = value < (noise > 0 ? half + noise * random.next() : half);
+        out[x] = dark ? 255 : 0;
+        const float error = (dark ? value : value - white) / kernel.divisor;
+        carried = carried_two + error * kernel.here[0];
+        carried_two = error * kernel.here[1];
+        for (int k = 0; k < 5; ++k) {
+            if (kernel.below[static_cast<std::size_t>(k)] != 0)
+                below[x + Way * (k - 2)] += error * kernel.below[static_cast<std::size_t>(k)];
+            if (kernel.beneath[static_cast<std::size_t>(k)] != 0)
+                beneath[x + Way * (k - 2)] += error * kernel.beneath[static_cast<std::size_t>(k)];
+        }
+    }
+}
+
+template <const Kernel& kernel>
+Dots diffuse(const GreyImage& light, const DitherSettings& settings) {
+    Dots dots(light.width, light.height);
+    ErrorRows errors(light.width);
+    Noise random{settings.seed == 0 ? 1 : settings.seed};
+    const auto white = static_cast<float>(light.white);
+    const float noise = static_cast<float>(settings.noise) * white;
+    for (int y = 0; y < light.height; ++y) {
+        if (settings.serpentine && y % 2 == 1)
+            diffuse_row<kernel, -1>(light.row(y), dots.row(y), light.width, white, noise, random, errors);
+        else
+            diffuse_row<kernel, 1>(light.row(y), dots.row(y), light.width, white, noise, random, errors);
+        errors.next();
+    }
+    return dots;
+}
+
+/// Dark where the light is below the mask, which is a square that repeats; its thresholds are shares of white.
+Dots by_mask(const GreyImage& light, const Mask& mask) {
+    std::vector<std::uint32_t> limits(mask.thresholds.size());
+    for (std::size_t i = 0; i < limits.size(); ++i)
+        limits[i] = static_cast<std::uint32_t>(std::lround(mask.thresholds[i] * light.white));
+    Dots dots(light.width, light.height);
+    const auto side = static_cast<std::size_t>(mask.side);
+    for (int y = 0; y < light.height; ++y) {
+        const std::uint32_t* row = limits.data() + static_cast<std::size_t>(y) % side * side;
+        const std::uint16_t* in = light.row(y);
+        std::uint8_t* out = dots.row(y);
+        for (int x = 0; x < light.width; ++x)
+            out[x] = in[x] < row[static_cast<std::size_t>(x) % side] ? 255 : 0;
+    }
+    return dots;
+}
+
+/// Dark where the light is below what the place in the screen asks for.
+template <class Threshold>
+Dots by_place(const GreyImage& light, Threshold threshold) {
+    Dots dots(light.width, light.height);
+    for (int y = 0; y < light.height; ++y)
+        for (int x = 0; x < light.width; ++x)
+            dots.row(y)[x] = light.row(y)[x] < threshold(x, y) * light.white ? 255 : 0;
+    return dots;
+}
+
+Dots halftone(const GreyImage& light, const DitherSettings& settings) {
+    const Spot spot(settings.form);
+    const double angle = settings.screen_angle * std::numbers::pi / 180, cell = std::max(settings.cell, 2.0);
+    const double across = std::cos(angle) / cell, down = std::sin(angle) / cell;
+    return by_place(light, [&](int x, int y) { return spot.threshold(x * across + y * down, y * across - x * down); });
+}
+
+Dots strokes(const GreyImage& light, const DitherSettings& settings) {
+    const double cell = std::max(settings.cell, 2.0);
+    constexpr double shift = 0.382;  // of a cell from line to line (golden section): strokes never stand in columns
+    return by_place(light, [&](int x, int y) {
+        const double place = (x + 0.5) / cell + y * shift;
+        const double in_cell = place - std::floor(place);
+        return 1 - std::abs(2 * in_cell - 1);  // grows from the middle of the cell outwards
+    });
+}
+
+Dots levels(const GreyImage& light) {
+    Dots dots(light.width, light.height);
+    for (std::size_t i = 0; i < light.pixels.size(); ++i)
+        dots.levels[i] =
+            static_cast<std::uint8_t>(((light.white - light.pixels[i]) * 255U + light.white / 2U) / light.white);
+    return dots;
+}
+
+}  // namespace
+
+std::string_view to_text(DitherMethod method) {
+    for (const auto& [value, name] : names)
+        if (value == method) return name;
+    return {};
+}
+
+std::optional<DitherMethod> parse_dither(std::string_view text) {
+    for (const auto& [value, name] : names)
+        if (name == text) return value;
+    return {};
+}
+
+const std::vector<DitherMethod>& dither_methods() {
+    static const std::vector<DitherMethod> all = [] {
+        std::vector<DitherMethod> methods;
+        for (const auto& [value, name] : names)
+            methods.push_back(value);
+        return methods;
+    }();
+    return all;
+}
+
+bool diffuses_error(DitherMethod method) {
+    return method >= DitherMethod::floyd_steinberg && method <= DitherMethod::atkinson;
+}
+
+Dots dither(const GreyImage& light, const DitherSettings& settings) {
+    switch (settings.method) {
+        case DitherMethod::threshold:
+            return by_mask(light, {1, {0.5}});
+        case DitherMethod::floyd_steinberg:
+            return diffuse<floyd_steinberg>(light, settings);
+        case DitherMethod::jarvis:
+            return diffuse<jarvis>(light, settings);
+        case DitherMethod::stucki:
+            return diffuse<stucki>(light, settings);
+        case DitherMethod::burkes:
+            return diffuse<burkes>(light, settings);
+        case DitherMethod::sierra:
+            return diffuse<sierra>(light, settings);
+        case DitherMethod::atkinson:
+            return diffuse<atkinson>(light, settings);
+        case DitherMethod::bayer2:
+            return by_mask(light, bayer(2));
+        case DitherMethod::bayer4:
+            return by_mask(light, bayer(4));
+        case DitherMethod::bayer8:
+            return by_mask(light, bayer(8));
+        case DitherMethod::bayer16:
+            return by_mask(light, bayer(16));
+        case DitherMethod::halftone:
+            return halftone(light, settings);
+        case DitherMethod::blue_noise:
+            return by_mask(light, blue_noise());
+        case DitherMethod::strokes:
+            return strokes(light, settings);
+        case DitherMethod::grey:
+            return levels(light);
+    }
+    return {};
+}
+
+}  // namespace chalkline::raster
