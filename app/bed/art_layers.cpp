@@ -95,6 +95,30 @@ const QImage& ArtLayers::picture(const std::shared_ptr<const raster::RgbImage>& 
     return found->second;
 }
 
+const QImage& ArtLayers::proof(const std::shared_ptr<const planning::Proof>& proof, int factor, const QColor& tone) {
+    std::erase_if(proofs_, [&](const auto& entry) { return entry.first.use_count() == 1; });
+    DrawnProof& drawn = proofs_[proof];
+    if (drawn.factor == factor && drawn.tone == tone) return drawn.image;
+    const raster::Dots& dots = proof->dots;
+    const int width = (dots.width + factor - 1) / factor, height = (dots.height + factor - 1) / factor;
+    drawn = {factor, tone, QImage(width, height, QImage::Format_ARGB32_Premultiplied)};
+    std::vector<int> sums(static_cast<std::size_t>(width));
+    for (int y = 0; y < height; ++y) {
+        std::fill(sums.begin(), sums.end(), 0);
+        const int rows = std::min(factor, dots.height - y * factor);
+        for (int row = 0; row < rows; ++row)
+            for (int x = 0; x < dots.width; ++x)
+                sums[static_cast<std::size_t>(x / factor)] += dots.row(y * factor + row)[x];
+        auto* line = reinterpret_cast<QRgb*>(drawn.image.scanLine(y));
+        for (int x = 0; x < width; ++x) {
+            const int count = rows * std::min(factor, dots.width - x * factor);
+            line[x] =
+                qPremultiply(qRgba(tone.red(), tone.green(), tone.blue(), sums[static_cast<std::size_t>(x)] / count));
+        }
+    }
+    return drawn.image;
+}
+
 void ArtLayers::keep_only(const job::Job& job) {
     std::erase_if(pictures_, [&](const auto& entry) {
         return std::none_of(job.motifs.begin(), job.motifs.end(), [&](const job::Motif& m) {
@@ -148,13 +172,37 @@ void draw_picture(QPainter& painter, const art::PlacedPicture& picture, const QI
     painter.restore();
 }
 
+void ArtPainter::draw_proof(QPainter& painter, const Camera& camera,
+                            const std::shared_ptr<const planning::Proof>& proof) const {
+    QColor tone = roles_.burn.back();
+    for (const job::Step& step : job_.steps)
+        if (step.id == proof->step)
+            tone = step.settings.picture.burns_light ? roles_.burn.front() : tone_of(step.settings, machine_, roles_);
+    // As many dots to a pixel as the view puts there, in steps of two.
+    int factor = 1;
+    while (factor < 64 && proof->pitch * camera.scale * factor < 0.75)
+        factor *= 2;
+    const QImage& image = layers_.proof(proof, factor, tone);
+    painter.save();
+    painter.setRenderHint(QPainter::SmoothPixmapTransform, proof->pitch * camera.scale < 3);
+    painter.setTransform(to_qt(proof->to_bed()) * camera.transform());
+    painter.translate(0, proof->dots.height);
+    painter.scale(factor, -factor);
+    painter.drawImage(0, 0, image);
+    painter.restore();
+}
+
 void ArtPainter::draw_pictures(QPainter& painter, const Camera& camera, const Highlight& highlight) const {
+    for (const auto& proof : proofs_)
+        if (proof->dots.width > 0) draw_proof(painter, camera, proof);
     for (const job::Motif& motif : job_.motifs) {
+        if (std::any_of(proofs_.begin(), proofs_.end(), [&](const auto& proof) { return proof->motif == motif.id; }))
+            continue;
         for (const art::PlacedPicture& picture : motif.art->pictures) {
             painter.save();
             painter.setTransform(to_qt(motif.place) * camera.transform());
             const bool lit = highlight.lights(picture.ink, {});
-            painter.setOpacity(painter.opacity() * (lit ? 0.8 : 0.45));  // no step burns it yet
+            painter.setOpacity(painter.opacity() * (lit ? 0.8 : 0.45));
             draw_picture(painter, picture, layers_.picture(picture.image));
             painter.restore();
         }

@@ -5,6 +5,7 @@
 
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/profile.hpp>
+#include <chalkline/planning/proof.hpp>
 
 #include <QImage>
 #include <QPainter>
@@ -19,6 +20,9 @@ namespace chalkline::app {
 /// artwork, reused at every zoom and place.
 class ArtLayers {
  public:
+    /// A proof in a tone, every pixel the mean of `factor` × `factor` dots: averaged, never sampled, so that it shows
+    /// no pattern the burn will not have.
+    const QImage& proof(const std::shared_ptr<const planning::Proof>& proof, int factor, const QColor& tone);
     struct Layer {
         Ink ink;
         std::size_t shape;  ///< one of those in it: what burns that burns all of it
@@ -40,7 +44,15 @@ class ArtLayers {
     static Key key_of(const job::Motif& motif);
     std::map<Key, std::vector<Layer>> layers_;
     std::map<std::shared_ptr<const raster::RgbImage>, QImage> pictures_;
+    struct DrawnProof {
+        int factor = 0;
+        QColor tone;
+        QImage image;
+    };
+    std::map<std::shared_ptr<const planning::Proof>, DrawnProof> proofs_;
 };
+
+using Proofs = std::vector<std::shared_ptr<const planning::Proof>>;
 
 /// What is lit on the bed while the pointer rests on a chip or a step.
 struct Highlight {
@@ -57,8 +69,8 @@ struct Highlight {
 class ArtPainter {
  public:
     ArtPainter(const job::Job& job, const machine::MachineProfile& machine, const theme::Roles& roles,
-               ArtLayers& layers)
-        : job_(job), machine_(machine), roles_(roles), layers_(layers) {}
+               ArtLayers& layers, Proofs proofs = {})
+        : job_(job), machine_(machine), roles_(roles), layers_(layers), proofs_(std::move(proofs)) {}
 
     void draw(QPainter& painter, const Camera& camera, const Highlight& highlight) const;
     /// Every path as a thin line with a dot where it starts and an arrow along it.
@@ -68,12 +80,14 @@ class ArtPainter {
 
  private:
     void draw_pictures(QPainter& painter, const Camera& camera, const Highlight& highlight) const;
+    void draw_proof(QPainter& painter, const Camera& camera, const std::shared_ptr<const planning::Proof>& proof) const;
     template <class Draw>
     void for_each_layer(QPainter& painter, const Camera& camera, Draw draw) const;
     const job::Job& job_;
     const machine::MachineProfile& machine_;
     const theme::Roles& roles_;
     ArtLayers& layers_;
+    Proofs proofs_;
 };
 
 /// The tone a step burns in.

@@ -37,7 +37,7 @@ void paint_faults(QPainter& painter, const Camera& camera, const QSizeF& view, c
 }  // namespace
 
 void paint_art(QPainter& painter, const Camera& camera, const QSizeF& view, const ArtScene& scene, ArtLayers& layers) {
-    const ArtPainter art(scene.job, scene.machine, scene.roles, layers);
+    const ArtPainter art(scene.job, scene.machine, scene.roles, layers, scene.proofs);
     if (scene.bare_paths) return art.draw_bare(painter, camera);
     art.draw(painter, camera, scene.highlight);
     paint_faults(painter, camera, view, scene, layers);

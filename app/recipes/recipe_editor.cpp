@@ -42,7 +42,7 @@ void RecipeEditor::build() {
     material_ = new QLineEdit(this);
     thickness_ = make_length_field(tr("Thickness"), this);
     kind_ = new QComboBox(this);
-    for (const StepKind kind : {StepKind::engrave, StepKind::score, StepKind::cut})
+    for (const StepKind kind : steps::all_kinds)
         kind_->addItem(wording::name(kind), static_cast<int>(kind));
     power_ = make_power_field(tr("Power"), this);
     speed_ = make_speed_field(tr("Speed"), desk_.top_speed(), this);
@@ -168,8 +168,8 @@ void RecipeEditor::show_settings() {
     passes_->show_value(s.passes);
     pitch_->show_value(s.line_pitch.mm());
     air_->setChecked(s.air);
-    pitch_->setVisible(s.kind == StepKind::engrave);
-    pitch_name_->setVisible(s.kind == StepKind::engrave);
+    pitch_->setVisible(steps::burns_area(s.kind));
+    pitch_name_->setVisible(steps::burns_area(s.kind));
     const bool chart = evidence_->currentData().toInt() == static_cast<int>(Evidence::Kind::chart);
     watts_->setVisible(chart);
     watts_name_->setVisible(chart);

@@ -114,7 +114,7 @@ void RecipePanel::show_facts() {
     body_->addWidget(title);
     const double dose = steps::dose(s, recipe_.machine.beam);
     QString dose_text = tr("%1 mJ/mm").arg(number(dose, dose < 10 ? 1 : 0));
-    if (s.kind == steps::StepKind::engrave)
+    if (steps::burns_area(s.kind))
         dose_text +=
             tr(" · %1 J/mm² at %2 mm")
                 .arg(number(steps::area_dose(s, recipe_.machine.beam) / 1000, 2), number(s.line_pitch.mm(), 3));

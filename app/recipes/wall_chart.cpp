@@ -66,9 +66,8 @@ class Chart {
         painter_.setPen(QPen(roles_.hairline, 1));
         painter_.drawLine(QPointF(0, y_), QPointF(width_, y_));
         const bool tested = recipe.evidence.tested();
-        QString more = s.kind == steps::StepKind::engrave
-                           ? QString::fromStdString(format_length(s.line_pitch, LengthUnit::mm))
-                           : QString();
+        QString more =
+            steps::burns_area(s.kind) ? QString::fromStdString(format_length(s.line_pitch, LengthUnit::mm)) : QString();
         if (s.air) more += (more.isEmpty() ? "" : ", ") + worded("air");
         const std::initializer_list<std::pair<double, QString>> cells{
             {0, wording::name(s.kind)},

@@ -271,7 +271,8 @@ TEST_CASE("a pasted picture is traced, and a shape clicked is taken out") {
     REQUIRE(wait_for([&] { return driver->document().job().motifs.size() == 1; }));
     const auto& job = driver->document().job();
     CHECK(job.motifs[0].art->pictures.size() == 1);
-    CHECK(job.left_out.size() == 1);
+    REQUIRE(job.steps.size() == 1);
+    CHECK(job.steps[0].settings.kind == steps::StepKind::picture);
     click_button(driver, "Outlines of dark areas");
     REQUIRE(job.motifs[0].art->shapes.size() == 2);
     click_button(driver, "Take out shapes…");

@@ -197,6 +197,23 @@ TEST_CASE("recipes are listed, found, exported, imported and used in a plan") {
     CHECK(run("plan " + job + " --recipe marshmallow" + store).code == 2);
 }
 
+TEST_CASE("proof writes one pixel a dot and says how it came out") {
+    const Scratch scratch;
+    const std::string pears = CHALKLINE_SAMPLES "/pears.png", out = scratch / "p.png";
+    const auto told = run("proof " + pears + " --width 60 --pitch 0.2 --json -o " + out).json();
+    CHECK(told["dots"][0] == 300);
+    CHECK(told["width_mm"] == 60.0);
+    CHECK(std::abs(told["mean_in"].get<double>() - told["mean_out"].get<double>()) < 0.005);
+    const auto read = run("art " + out + " --json").json()["files"][0];
+    CHECK(read["pictures"][0]["px"][0] == 300);
+    CHECK(std::abs(read["page_mm"][0].get<double>() - 60) < 0.01);
+    const auto lighter = run("proof " + pears + " --width 60 --pitch 0.2 --gamma 2 --json").json();
+    CHECK(lighter["coverage"].get<double>() < told["coverage"].get<double>());
+    const auto same = run("proof " + pears + " --width 60 --pitch 0.2 --method blue-noise --json").json();
+    CHECK(std::abs(same["coverage"].get<double>() - told["coverage"].get<double>()) < 0.01);
+    CHECK(run("plan " + pears + " --json").json()["steps"][0]["kind"] == "picture");
+}
+
 TEST_CASE("exit codes are kept") {
     const Scratch scratch;
     CHECK(run("").code == 2);
@@ -209,7 +226,10 @@ TEST_CASE("exit codes are kept") {
     CHECK(run("plan " + plate + " --step '#d81b60:line=cut,kerf=outside/0.2,bridges=3/0.6,parts=holes-first'").code ==
           0);
     CHECK(run("plan " + plate + " --place here").code == 2);
-    CHECK(run("proof x.png --width 5 --pitch 0.1").code == 2);
+    CHECK(run("proof x.png --pitch 0.1").code == 2);
+    CHECK(run("proof x.png --width 5 --pitch 0.1").code == 3);
+    CHECK(run("proof " + plate + " --width 50").code == 2);
+    CHECK(run("proof " CHALKLINE_SAMPLES "/pears.png --dots 0,9").code == 2);
     CHECK(run("recipes").code == 2);
     CHECK(run("art /nowhere.svg").code == 3);
     CHECK(run("plan /tmp").code == 3);

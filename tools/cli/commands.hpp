@@ -2,6 +2,9 @@
 #pragma once
 #include "inputs.hpp"
 
+#include <chalkline/raster/dither.hpp>
+#include <chalkline/raster/tone.hpp>
+
 #include <string>
 #include <vector>
 
@@ -34,6 +37,18 @@ struct MachineCommand {
     bool json = false;
     bool no_home = false;
 };
+struct ProofCommand {
+    std::string file, output;
+    double width = 0, pitch = 0.1;  ///< mm
+    std::string dots;               ///< "W,H" instead of a width
+    raster::DitherSettings dither;
+    raster::ToneSettings tone;
+    bool burns_light = false;
+    bool plain = false;  ///< the method alone, on the raw 8-bit values
+    bool json = false;
+};
+int run_proof(const ProofCommand& command, const Surroundings& surroundings);
+
 struct RecipesCommand {
     std::string what;                ///< "list", "show", "import" or "export"
     std::vector<std::string> words;  ///< search, number or file

@@ -122,6 +122,46 @@ int main(int argc, char** argv) {
     add_machine_command("frame", "ride round the job's box in the dark", frame, run_frame);
     add_machine_command("burn", "burn it; Ctrl+C stops with the beam off", burn, run_burn);
 
+    ProofCommand proof;
+    std::string method = "floyd-steinberg";
+    auto* proof_command = app.add_subcommand("proof", "a picture as the dots it is burned with, one pixel a dot");
+    proof_command->add_option("file", proof.file, "picture")->required();
+    auto* width =
+        proof_command->add_option("--width", proof.width, "width on the piece, mm")->check(CLI::PositiveNumber);
+    proof_command->add_option("--dots", proof.dots, "number of dots W,H instead of a width")->excludes(width);
+    proof_command->add_option("--pitch", proof.pitch, "from dot to dot, mm")
+        ->check(CLI::Range(0.01, 10.0))
+        ->capture_default_str();
+    std::vector<std::string> methods;
+    for (const auto one : raster::dither_methods())
+        methods.emplace_back(raster::to_text(one));
+    proof_command->add_option("--method", method, "how tones become dots")
+        ->check(CLI::IsMember(methods))
+        ->capture_default_str();
+    bool one_way = false;
+    proof_command->add_flag("--one-way", one_way, "error diffusion runs one way only, not back and forth");
+    proof_command->add_option("--noise", proof.dither.noise, "0 to 1")->check(CLI::Range(0.0, 1.0));
+    proof_command->add_option("--seed", proof.dither.seed, "of the noise");
+    proof_command->add_option("--cell", proof.dither.cell, "halftone, strokes: dots from one cluster to the next")
+        ->check(CLI::Range(2.0, 200.0));
+    proof_command->add_option("--screen-angle", proof.dither.screen_angle, "halftone, degrees");
+    proof_command->add_option("--brightness", proof.tone.brightness, "-100 to 100")->check(CLI::Range(-100.0, 100.0));
+    proof_command->add_option("--contrast", proof.tone.contrast, "-100 to 100")->check(CLI::Range(-100.0, 100.0));
+    proof_command->add_option("--gamma", proof.tone.gamma, "above 1 lightens the middle")->check(CLI::Range(0.1, 10.0));
+    proof_command->add_option("--sharpen", proof.tone.sharpen, "0 to 5")->check(CLI::Range(0.0, 5.0));
+    proof_command->add_option("--sharpen-radius", proof.tone.sharpen_radius, "mm")->check(CLI::Range(0.01, 50.0));
+    proof_command->add_flag("--burns-light", proof.burns_light, "the material's marks are lighter than it is");
+    proof_command->add_flag("--plain", proof.plain,
+                            "the method alone on the raw 8-bit values: no tone, no linear light");
+    proof_command->add_option("-o,--output", proof.output, "write the dots here (PNG)");
+    proof_command->add_flag("--json", proof.json, "print JSON");
+    proof_command->callback([&] {
+        proof.dither.method = raster::parse_dither(method).value_or(raster::DitherMethod::floyd_steinberg);
+        proof.dither.serpentine = !one_way;
+        if (proof.width <= 0 && proof.dots.empty()) throw CLI::RequiredError("--width or --dots");
+        result = run_proof(proof, surroundings);
+    });
+
     RecipesCommand recipe;
     auto* recipes_command = app.add_subcommand("recipes", "settings that worked");
     recipes_command->require_subcommand(1);
@@ -142,7 +182,7 @@ int main(int argc, char** argv) {
     add_recipes("import", "from JSON or CSV; those known already are left out", "file", true);
     add_recipes("export", "to JSON, or to CSV by the file's ending", "file, then words to search for", true);
 
-    for (const char* name : {"proof", "swatch", "swatch-read"}) {
+    for (const char* name : {"swatch", "swatch-read"}) {
         auto* sub = app.add_subcommand(name, "not built yet");
         sub->allow_extras();
         sub->callback([&result, name, sub] {

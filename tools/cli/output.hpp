@@ -41,6 +41,8 @@ std::string short_code(const Notice& notice);
 
 namespace error {
 inline constexpr std::string_view not_built_yet = "cli.not-built-yet";
+inline constexpr std::string_view no_picture = "cli.no-picture";
+inline constexpr std::string_view bad_proof = "cli.bad-proof";
 inline constexpr std::string_view no_recipe = "cli.no-recipe";
 inline constexpr std::string_view bad_step = "cli.bad-step";
 inline constexpr std::string_view bad_read_option = "cli.bad-read-option";

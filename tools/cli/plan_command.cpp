@@ -66,7 +66,7 @@ const char* to_text(planning::SpeedLimit limit) {
 
 Json step_json(const planning::StepReport& report, const job::Step& step) {
     const auto& s = step.settings;
-    const bool engrave = s.kind == steps::StepKind::engrave;
+    const bool engrave = steps::burns_area(s.kind);
     return {{"name", wording::name(s.kind).toStdString()},
             {"kind", std::string(steps::to_text(s.kind))},
             {"power", s.power.percent()},

@@ -29,7 +29,7 @@ QString with_unit(const std::string& key, const std::string& value) {
     if (key.ends_with("_mm")) return text + " mm";
     if (key.ends_with("_deg")) return text + QChar(0x00b0);
     if (key.ends_with("_s")) return text + " s";
-    if (key == "power" || key == "low_power") return text + " %";
+    if (key == "power" || key == "low_power" || key == "lowest_power") return text + " %";
     if (key == "speed") return text + " mm/min";
     return text;
 }
@@ -63,6 +63,16 @@ QString setting_name(const std::string& key) {
     if (key == "perforation_gap_mm") return said("Perforation gap");
     if (key == "order") return said("Path order");
     if (key == "parts") return said("Parts");
+    if (key == "method") return said("Dots");
+    if (key == "serpentine") return said("Dots back and forth");
+    if (key == "noise") return said("Noise");
+    if (key == "seed") return said("Noise, its seed");
+    if (key == "cell_dots") return said("Dots a cluster");
+    if (key == "screen_angle_deg") return said("Angle of the screen");
+    if (key == "form") return said("Form of the clusters");
+    if (key == "lowest_power") return said("Lowest power");
+    if (key == "burns_light") return said("Burns light");
+    if (key == "response") return said("Response of the material");
     return QString::fromStdString(key);
 }
 
@@ -113,6 +123,43 @@ QString describe(recipes::Freshness freshness) {
             return said("found before the lens was last cleaned");
         case recipes::Freshness::before_beam_change:
             return said("found with another beam source");
+    }
+    return {};
+}
+
+QString name(raster::DitherMethod method) {
+    using Method = raster::DitherMethod;
+    switch (method) {
+        case Method::threshold:
+            return said("Threshold");
+        case Method::floyd_steinberg:
+            return "Floyd–Steinberg";
+        case Method::jarvis:
+            return "Jarvis–Judice–Ninke";
+        case Method::stucki:
+            return "Stucki";
+        case Method::burkes:
+            return "Burkes";
+        case Method::sierra:
+            return "Sierra";
+        case Method::atkinson:
+            return "Atkinson";
+        case Method::bayer2:
+            return said("Ordered 2 × 2");
+        case Method::bayer4:
+            return said("Ordered 4 × 4");
+        case Method::bayer8:
+            return said("Ordered 8 × 8");
+        case Method::bayer16:
+            return said("Ordered 16 × 16");
+        case Method::halftone:
+            return said("Halftone");
+        case Method::blue_noise:
+            return said("Blue noise");
+        case Method::strokes:
+            return said("Strokes");
+        case Method::grey:
+            return said("Grey, by power");
     }
     return {};
 }

@@ -85,6 +85,11 @@ QString setting(std::string_view key) {
     if (key == "overcut_mm") return tr("overcut, 0 to 50 mm");
     if (key == "bridges") return tr("bridges, 0 to 100");
     if (key == "bridge_width_mm") return tr("width of a bridge, 0.05 to 50 mm");
+    if (key == "lowest_power") return tr("lowest power, 0 to 100 %");
+    if (key == "noise") return tr("noise, 0 to 1");
+    if (key == "cell_dots") return tr("dots from cluster to cluster, 2 to 200");
+    if (key == "screen_angle_deg") return tr("angle of the screen");
+    if (key == "response") return tr("response of the material, rising");
     return tr("perforation, together at least 0.05 mm");
 }
 
@@ -198,6 +203,8 @@ QString name(steps::StepKind kind) {
     switch (kind) {
         case steps::StepKind::engrave:
             return tr("Engrave");
+        case steps::StepKind::picture:
+            return tr("Picture");
         case steps::StepKind::score:
             return tr("Score");
         case steps::StepKind::cut:

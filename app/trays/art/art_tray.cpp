@@ -9,6 +9,7 @@
 #include "trays/art/placing_panel.hpp"
 #include "trays/art/question_card.hpp"
 #include "trays/art/reading_panel.hpp"
+#include "trays/art/tone_panel.hpp"
 #include "trays/art/trace_panel.hpp"
 
 #include <chalkline/job/edits.hpp>
@@ -223,6 +224,7 @@ void ArtTray::show_details_again() {
     }
     if (art.pages > 1) panels << new PageChooser(motif->id, context_, this);
     panels << new ReadingPanel(motif->id, context_, this);
+    if (!art.pictures.empty()) panels << new TonePanel(motif->id, context_, this);
     if (!art.pictures.empty() || art.read_with.trace) panels << new TracePanel(motif->id, context_, this);
     panels << new FindingsPanel(motif->id, context_, this);
     for (QWidget* panel : panels)

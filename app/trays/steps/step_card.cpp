@@ -55,7 +55,7 @@ void StepCard::build_fields() {
     put(1, 0, tr("Power"), power_);
     put(1, 2, tr("Speed"), speed_);
     put(2, 0, tr("Passes"), passes_);
-    if (step_.settings.kind == steps::StepKind::engrave) {
+    if (steps::burns_area(step_.settings.kind)) {
         pitch_ = make_length_field(tr("Line pitch"), fields_);
         put(2, 2, tr("Pitch"), pitch_);
     }
@@ -215,7 +215,7 @@ QString StepCard::summary() const {
     QStringList parts{QString::fromStdString(format_power(s.power)),
                       QString::fromStdString(format_speed(s.speed, SpeedUnit::mm_per_min))};
     if (s.passes > 1) parts << tr("%1 passes").arg(s.passes);
-    if (s.kind == steps::StepKind::engrave)
+    if (steps::burns_area(s.kind))
         parts << tr("fill");
     else if (s.line.perforated())
         parts << tr("perforated");

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/steps/step_details.hpp"
 
+#include <chalkline/wording/wording.hpp>
+
 #include <QHBoxLayout>
 #include <QSignalBlocker>
 
@@ -33,8 +35,9 @@ StepDetails::StepDetails(steps::StepKind kind, const TrayContext& context, QWidg
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
     all->setSpacing(2);
-    if (kind == steps::StepKind::engrave)
-        build_fill();
+    if (kind == steps::StepKind::picture) build_dots();
+    if (steps::burns_area(kind))
+        build_fill(kind);
     else
         build_line();
     build_beam(kind);
@@ -106,15 +109,65 @@ void StepDetails::add_tick(QLayout* row, const QString& text, Get get, Set set) 
 
 // ---------------------------------------------------------------- folds
 
-void StepDetails::build_fill() {
-    fill_ = new Fold(tr("How it is filled"), this);
+/// How tones become dots, and what the material makes of them.
+void StepDetails::build_dots() {
+    dots_ = new Fold(tr("Dots"), this);
+    layout()->addWidget(dots_);
+    auto* first = add_row(dots_);
+    QStringList methods;
+    for (const auto method : raster::dither_methods())
+        methods << wording::name(method);
+    add_choice(
+        first, tr("How tones become dots"), methods,
+        [](const StepSettings& s) { return static_cast<int>(s.picture.dots.method); },
+        [](StepSettings& s, int index) { s.picture.dots.method = static_cast<raster::DitherMethod>(index); });
+    first->addStretch(1);
+    auto* second = add_row(dots_);
+    add_tick(
+        second, tr("Back and forth"), [](const StepSettings& s) { return s.picture.dots.serpentine; },
+        [](StepSettings& s, bool on) { s.picture.dots.serpentine = on; });
+    show_when(second->itemAt(0)->widget(),
+              [](const StepSettings& s) { return raster::diffuses_error(s.picture.dots.method); });
+    add_tick(
+        second, tr("Burns light"), [](const StepSettings& s) { return s.picture.burns_light; },
+        [](StepSettings& s, bool on) { s.picture.burns_light = on; });
+    second->addStretch(1);
+    auto* screen = add_row(dots_);
+    add_label(screen, tr("Dots a cluster"));
+    auto* cell = make_count_field(tr("Dots from cluster to cluster"), this);
+    take_field(cell, screen, {});
+    showers_.push_back([cell](const StepSettings& s) { cell->show_value(s.picture.dots.cell); });
+    connect(cell, &ValueField::committed, this,
+            [this](double dots) { Q_EMIT changed([dots](StepSettings& s) { s.picture.dots.cell = dots; }); });
+    screen->addStretch(1);
+    show_when(screen->parentWidget(), [](const StepSettings& s) {
+        const auto method = s.picture.dots.method;
+        return method == raster::DitherMethod::halftone || method == raster::DitherMethod::strokes;
+    });
+    auto* lowest = add_row(dots_);
+    auto* power = make_power_field(tr("Power of the lightest tone"), this);
+    take_field(power, lowest, tr("Lightest tone"));
+    showers_.push_back([power](const StepSettings& s) { power->show_value(s.picture.lowest.percent()); });
+    connect(power, &ValueField::committed, this, [this](double percent) {
+        Q_EMIT changed([percent](StepSettings& s) { s.picture.lowest = Power::percent(percent); });
+    });
+    lowest->addStretch(1);
+    show_when(lowest->parentWidget(),
+              [](const StepSettings& s) { return s.picture.dots.method == raster::DitherMethod::grey; });
+}
+
+void StepDetails::build_fill(steps::StepKind kind) {
+    const bool picture = kind == steps::StepKind::picture;
+    fill_ = new Fold(picture ? tr("Scan lines") : tr("How it is filled"), this);
     layout()->addWidget(fill_);
     auto* first = add_row(fill_);
-    add_choice(
+    auto* way = add_choice(
         first, tr("Way of filling"), {tr("Scan lines"), tr("Along the outline")},
         [](const StepSettings& s) { return static_cast<int>(s.fill.way); },
         [](StepSettings& s, int index) { s.fill.way = static_cast<FillSettings::Way>(index); });
+    way->setVisible(!picture);
     const auto scanned = [](const StepSettings& s) { return s.fill.way == FillSettings::Way::scan_lines; };
+    const auto area = [](const StepSettings& s) { return s.kind == steps::StepKind::engrave; };
     auto* direction = add_choice(
         first, tr("Direction of scan lines"), {tr("Both ways"), tr("One way")},
         [](const StepSettings& s) { return s.fill.both_ways ? 0 : 1; },
@@ -131,6 +184,7 @@ void StepDetails::build_fill() {
     add_tick(
         second, tr("Crossed"), [](const StepSettings& s) { return s.fill.crossed; },
         [](StepSettings& s, bool on) { s.fill.crossed = on; });
+    show_when(second->itemAt(second->count() - 1)->widget(), area);
     second->addStretch(1);
     auto* third = add_row(fill_);
     auto* first_line = add_choice(
@@ -141,6 +195,7 @@ void StepDetails::build_fill() {
     add_tick(
         third, tr("Outline after"), [](const StepSettings& s) { return s.fill.outline_after; },
         [](StepSettings& s, bool on) { s.fill.outline_after = on; });
+    show_when(third->itemAt(third->count() - 1)->widget(), area);
     auto* fourth = add_row(fill_);
     auto* run_up = make_run_up_field(this);
     take_field(run_up, fourth, tr("Run-up"));
@@ -271,7 +326,7 @@ void StepDetails::build_beam(steps::StepKind kind) {
                           Tone::attention, this);
     beam_->body()->addWidget(warning_);
     showers_.push_back([this](const StepSettings& s) { warning_->setVisible(s.beam == steps::BeamControl::constant); });
-    if (kind != steps::StepKind::engrave) build_corner_power();
+    if (!steps::burns_area(kind)) build_corner_power();
     auto* air = add_row(beam_);
     add_label(air, tr("Air blows first for"));
     auto* lead = make_seconds_field(tr("Air before the beam"), this);
@@ -316,6 +371,8 @@ void StepDetails::show_settings(const StepSettings& settings) {
         show(settings);
     if (fill_) fill_->set_note(fill_note(settings.fill));
     if (line_) line_->set_note(line_note(settings.line));
+    // Which dots is never at rest: it is what one looks for.
+    if (dots_) dots_->set_note(wording::name(settings.picture.dots.method));
     beam_->set_note(beam_note(settings));
 }
 

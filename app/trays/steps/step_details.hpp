@@ -27,7 +27,8 @@ class StepDetails : public QWidget {
     void changed(const chalkline::app::SettingChange& change);
 
  private:
-    void build_fill();
+    void build_fill(steps::StepKind kind);
+    void build_dots();
     void build_line();
     void build_marks(Fold* fold);
     void build_beam(steps::StepKind kind);
@@ -50,7 +51,7 @@ class StepDetails : public QWidget {
     void take_field(ValueField* field, QLayout* row, const QString& name);
 
     TrayContext context_;
-    Fold *fill_ = nullptr, *line_ = nullptr, *beam_ = nullptr;
+    Fold *fill_ = nullptr, *line_ = nullptr, *beam_ = nullptr, *dots_ = nullptr;
     QLabel* warning_ = nullptr;
     std::vector<std::function<void(const steps::StepSettings&)>> showers_;
 };

@@ -66,7 +66,7 @@ StepsTray::StepsTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     auto* add_row = new QHBoxLayout;
     add_row->setSpacing(4);
     add_row->addWidget(make_label(tr("Add step"), Tone::quiet, this));
-    for (const auto kind : {steps::StepKind::engrave, steps::StepKind::score, steps::StepKind::cut}) {
+    for (const auto kind : steps::all_kinds) {
         auto* button = make_button(wording::name(kind), ButtonLook::link, this);
         connect(button, &QPushButton::clicked, this, [this, kind] {
             edit(tr("Add step"), job::add_step(context_.document.job(), kind));

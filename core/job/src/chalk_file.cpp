@@ -86,8 +86,9 @@ Result<Motif> motif_from_json(const Json& json, ArtShelf& shelf) {
             motif.objects.push_back({shape, object.at("step")});
     for (const Json& mark : json.value("marks", Json::array()))
         motif.marks.push_back(path_mark_from_json(mark));
+    motif.tone = tone_from_json(json.value("tone", Json::object()));
     motif.unknown = unknown_keys(json, {"id", "name", "source", "design", "place", "read", "linked", "group", "locked",
-                                        "step", "objects", "marks"});
+                                        "step", "objects", "marks", "tone"});
     return motif;
 }
 
@@ -138,8 +139,8 @@ Opened job_from_json(const Json& json, ArtShelf& shelf) {
         job.marked.push_back(marked_from_json(marked));
     for (const Json& one : json.value("overrides", Json::array()))
         job.overrides.push_back(override_from_json(one));
-    job.unknown = unknown_keys(json, {"format", "version", "last_id", "motifs", "steps", "left_out", "stock", "datum",
-                                      "marked", "overrides"});
+    job.unknown = unknown_keys(
+        json, {"format", "version", "last_id", "motifs", "steps", "left_out", "stock", "datum", "marked", "overrides"});
     return opened;
 }
 
@@ -183,6 +184,7 @@ Json motif_to_json(const Motif& motif, SourceEntries& sources) {
         json["objects"].push_back({{"shape", object.shape}, {"step", object.step}});
     for (const PathMark& mark : motif.marks)
         json["marks"].push_back(to_json(mark));
+    if (const Json tone = to_json(motif.tone); !tone.empty()) json["tone"] = tone;
     if (const Json read = to_json(art.read_with); !read.empty()) json["read"] = read;
     for (const art::LinkedFile& file : art.linked)
         json["linked"].push_back(

@@ -88,13 +88,24 @@ void route_loose(Job& job, const std::optional<Ink>& enclosing) {
     for (const RoutedInk& routed : routed_inks(job)) {
         if (!routed.steps.empty() || routed.left_out) continue;
         const bool bare = routed.ink.kind == InkKind::fill && routed.ink.rgb == white;
-        if (bare || routed.ink.kind == InkKind::picture)
+        if (bare)
             job.left_out.push_back(routed.ink);
+        else if (routed.ink.kind == InkKind::picture)
+            step_of_kind(job, StepKind::picture).inks.push_back(routed.ink);
         else if (routed.ink.kind == InkKind::fill)
             step_of_kind(job, StepKind::engrave).inks.push_back(routed.ink);
         else
             step_of_kind(job, routed.ink == enclosing ? StepKind::cut : StepKind::score).inks.push_back(routed.ink);
     }
+}
+
+/// Pictures burn in picture steps, everything else in the others.
+Result<void> require_fitting(Job& job, const Ink& ink, Id id) {
+    const Step* step = find_step(job, id);
+    if (!step) return fail(error::unknown_step);
+    const bool picture = ink.kind == InkKind::picture;
+    if (picture == (step->settings.kind == StepKind::picture)) return {};
+    return fail(picture ? error::no_picture_step : error::only_pictures);
 }
 
 }  // namespace
@@ -152,17 +163,15 @@ Job place_art(Job job, Point lower_left) {
 }
 
 Result<Job> route_ink(Job job, const Ink& ink, Id id) {
-    if (!find_step(job, id)) return fail(error::unknown_step);
-    if (ink.kind == InkKind::picture) return fail(error::no_picture_step);
+    if (const auto fits = require_fitting(job, ink, id); !fits) return tl::unexpected(fits.error());
     unroute(job, ink);
     find_step(job, id)->inks.push_back(ink);
     return job;
 }
 
 Result<Job> also_route_ink(Job job, const Ink& ink, Id id) {
+    if (const auto fits = require_fitting(job, ink, id); !fits) return tl::unexpected(fits.error());
     Step* step = find_step(job, id);
-    if (!step) return fail(error::unknown_step);
-    if (ink.kind == InkKind::picture) return fail(error::no_picture_step);
     std::erase(job.left_out, ink);
     if (std::find(step->inks.begin(), step->inks.end(), ink) == step->inks.end()) step->inks.push_back(ink);
     return job;
@@ -279,6 +288,13 @@ Result<Job> move_step(Job job, Id id, int place) {
     const Step moved = *step;
     std::erase_if(job.steps, [id](const Step& s) { return s.id == id; });
     job.steps.insert(job.steps.begin() + std::clamp<int>(place, 0, static_cast<int>(job.steps.size())), moved);
+    return job;
+}
+
+Result<Job> set_tone(Job job, Id id, const raster::ToneSettings& tone) {
+    Motif* motif = find_motif(job, id);
+    if (!motif) return fail(error::unknown_motif);
+    motif->tone = tone;
     return job;
 }
 

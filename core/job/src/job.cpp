@@ -34,9 +34,16 @@ geometry::Polyline Stock::outline() const {
 bool Job::sent(const Step& step, const Motif& motif, std::size_t shape) {
     const auto own = std::lower_bound(motif.objects.begin(), motif.objects.end(), shape,
                                       [](const OwnStep& object, std::size_t at) { return object.shape < at; });
+    if (step.settings.kind == steps::StepKind::picture) return false;
     const Ink& ink = motif.art->shapes[shape].ink;
     if (own != motif.objects.end() && own->shape == shape) return own->step == step.id;
-    if (motif.step) return *motif.step == step.id && ink.kind != InkKind::picture;
+    if (motif.step) return *motif.step == step.id;
+    return std::find(step.inks.begin(), step.inks.end(), ink) != step.inks.end();
+}
+
+bool Job::sent_picture(const Step& step, const Motif& motif, std::size_t picture) {
+    if (step.settings.kind != steps::StepKind::picture) return false;
+    const Ink& ink = motif.art->pictures[picture].ink;
     return std::find(step.inks.begin(), step.inks.end(), ink) != step.inks.end();
 }
 

@@ -82,12 +82,28 @@ class FillPlanner {
     /// Shapes closer than this are joined: a row's end costs stopping and starting, twice the time to speed each.
     double reach() const { return 2 * speed_ / 60 * speed_ / 60 / axis_.acceleration + 1; }
 
+    /// A row of the level frame and what burns in it.
+    struct LitRow {
+        double y;
+        std::vector<LitStretch> stretches;
+    };
+
     std::vector<SweepLine> rows(const std::vector<geometry::Region>& regions, int motif) const {
-        std::vector<geometry::ScanRow> rows = geometry::hatch(regions, pitch_);
+        std::vector<LitRow> rows;
+        for (const geometry::ScanRow& row : geometry::hatch(regions, pitch_)) {
+            rows.push_back({row.y, {}});
+            for (const Stretch& s : row.stretches)
+                rows.back().stretches.push_back({s.from, s.to, 1});
+        }
+        return rows_of(std::move(rows), motif);
+    }
+
+    /// REQUIRES: rows ascend.
+    std::vector<SweepLine> rows_of(std::vector<LitRow> rows, int motif) const {
         if (!ascending()) std::reverse(rows.begin(), rows.end());
         std::vector<SweepLine> lines;
         bool rightwards = starts_rightwards();
-        for (geometry::ScanRow& row : rows) {
+        for (LitRow& row : rows) {
             auto parts = split(clean(std::move(row.stretches)));
             if (parts.empty()) continue;
             if (!rightwards) std::reverse(parts.begin(), parts.end());
@@ -121,12 +137,13 @@ class FillPlanner {
     }
 
     /// Ends on the grid; what vanishes there is dropped, what touches is joined.
-    static std::vector<Stretch> clean(std::vector<Stretch> stretches) {
-        std::vector<Stretch> result;
-        for (const Stretch& s : stretches) {
-            const Stretch r{snapped(s.from, grid), snapped(s.to, grid)};
+    static std::vector<LitStretch> clean(const std::vector<LitStretch>& stretches) {
+        std::vector<LitStretch> result;
+        for (const LitStretch& s : stretches) {
+            const LitStretch r{snapped(s.from, grid), snapped(s.to, grid), s.share};
             if (r.to - r.from < grid / 2) continue;
-            if (!result.empty() && r.from <= result.back().to + grid / 2)
+            const bool touches = !result.empty() && r.from <= result.back().to + grid / 2;
+            if (touches && result.back().share == r.share)
                 result.back().to = r.to;
             else
                 result.push_back(r);
@@ -141,9 +158,9 @@ class FillPlanner {
         return ramp + straight_time(gap - 2 * run_up_, axis_.rate * 60, axis_.acceleration) < swept;
     }
 
-    std::vector<std::vector<Stretch>> split(std::vector<Stretch> stretches) const {
-        std::vector<std::vector<Stretch>> parts;
-        for (const Stretch& s : stretches) {
+    std::vector<std::vector<LitStretch>> split(const std::vector<LitStretch>& stretches) const {
+        std::vector<std::vector<LitStretch>> parts;
+        for (const LitStretch& s : stretches) {
             if (parts.empty() || quicker_jumped(s.from - parts.back().back().to)) parts.emplace_back();
             parts.back().push_back(s);
         }
@@ -165,7 +182,7 @@ class FillPlanner {
         return part;
     }
 
-    SweepLine sweep(double y, const std::vector<Stretch>& stretches, bool rightwards, int motif) const {
+    SweepLine sweep(double y, const std::vector<LitStretch>& stretches, bool rightwards, int motif) const {
         const double row = std::abs(to_bed_.b) < straight ? std::clamp(snapped(y, grid), bed_.bottom, bed_.top) : y;
         const double shift = rightwards ? 0 : fill_.shift.mm();
         const double first = stretches.front().from + shift, last = stretches.back().to + shift;
@@ -175,9 +192,10 @@ class FillPlanner {
             std::max(std::floor((first - run_up_) / run_up_grid) * run_up_grid, std::min(bed.from, first));
         const double right = std::min(std::ceil((last + run_up_) / run_up_grid) * run_up_grid, std::max(bed.to, last));
         SweepLine line{to_bed_({rightwards ? left : right, row}), to_bed_({rightwards ? right : left, row}), {}, motif};
-        for (const Stretch& s : stretches)
-            line.stretches.push_back(rightwards ? Stretch{s.from + shift - left, s.to + shift - left}
-                                                : Stretch{right - s.to - shift, right - s.from - shift});
+        line.stretches.reserve(stretches.size());
+        for (const LitStretch& s : stretches)
+            line.stretches.push_back(rightwards ? LitStretch{s.from + shift - left, s.to + shift - left, s.share}
+                                                : LitStretch{right - s.to - shift, right - s.from - shift, s.share});
         if (!rightwards) std::reverse(line.stretches.begin(), line.stretches.end());
         return line;
     }
@@ -239,6 +257,36 @@ std::vector<SweepLine> fill_lines(const std::vector<FillShape>& shapes, const st
         }
         append_nearest_first(std::move(blocks), from, ordered);
     }
+    return ordered;
+}
+
+std::vector<SweepLine> picture_lines(const std::vector<std::shared_ptr<const Proof>>& proofs,
+                                     const steps::StepSettings& settings, const machine::MachineProfile& machine,
+                                     Point from, const Watch& watch) {
+    const FillPlanner planner(settings.line_pitch.mm(), settings.speed.mm_per_min(), settings.fill,
+                              settings.fill.angle * std::numbers::pi / 180, machine);
+    std::vector<std::vector<SweepLine>> blocks;
+    for (const auto& shared : proofs) {
+        const Proof& proof = *shared;
+        std::vector<FillPlanner::LitRow> rows;
+        for (int y = proof.dots.height - 1; y >= 0; --y) {
+            if (watch.cancelled()) return {};
+            rows.push_back({proof.row_middle(y), {}});
+            const std::uint8_t* levels = proof.dots.row(y);
+            for (int x = 0; x < proof.dots.width;) {
+                const int first = x;
+                while (x < proof.dots.width && levels[x] == levels[first])
+                    ++x;
+                if (levels[first] > 0)
+                    rows.back().stretches.push_back({proof.left + first * proof.pitch, proof.left + x * proof.pitch,
+                                                     static_cast<float>(levels[first]) / 255});
+            }
+        }
+        auto lines = planner.rows_of(std::move(rows), proof.motif);
+        if (!lines.empty()) blocks.push_back(std::move(lines));
+    }
+    std::vector<SweepLine> ordered;
+    append_nearest_first(std::move(blocks), from, ordered);
     return ordered;
 }
 

@@ -3,8 +3,10 @@
 #include <chalkline/base/progress.hpp>
 #include <chalkline/geometry/region.hpp>
 #include <chalkline/machine/profile.hpp>
+#include <chalkline/planning/proof.hpp>
 #include <chalkline/steps/step_settings.hpp>
 
+#include <memory>
 #include <vector>
 
 namespace chalkline::planning {
@@ -16,10 +18,16 @@ struct FillShape {
     int motif;
 };
 
+/// A lit piece of a scan line, mm along it, and its share of the step's power.
+struct LitStretch {
+    double from = 0, to = 0;
+    float share = 1;
+};
+
 /// One scan line to burn: dark from `start`, through the stretches, dark to `end`.
 struct SweepLine {
     geometry::Point start, end;
-    std::vector<geometry::Stretch> stretches;  ///< mm from `start`, ascending
+    std::vector<LitStretch> stretches;  ///< ascending; those that touch differ in their share
     int motif;
 };
 
@@ -28,5 +36,11 @@ struct SweepLine {
 /// splits it. Run-ups never leave the bed.
 std::vector<SweepLine> fill_lines(const std::vector<FillShape>& shapes, const steps::StepSettings& settings,
                                   const machine::MachineProfile& machine, geometry::Point from, const Watch& watch);
+
+/// The scan lines of pictures: rows of dots with run-up, what is bare skipped. A picture is worked row by row; which
+/// comes first is the nearest to `from`.
+std::vector<SweepLine> picture_lines(const std::vector<std::shared_ptr<const Proof>>& proofs,
+                                     const steps::StepSettings& settings, const machine::MachineProfile& machine,
+                                     geometry::Point from, const Watch& watch);
 
 }  // namespace chalkline::planning

@@ -31,7 +31,8 @@ constexpr double shortest_line = 0.02;  // mm: a shorter line is a dot no beam c
 struct StepShapes {
     std::vector<FillShape> fills;
     std::vector<LineShape> lines;
-    int narrow = 0;  ///< outlines that the kerf swallowed
+    std::vector<std::shared_ptr<const Proof>> proofs;  ///< pictures as dots
+    int narrow = 0;                                    ///< outlines that the kerf swallowed
 };
 
 /// Shapes flattened once for all copies of a drawing that lie the same way: a copy is only moved.
@@ -72,6 +73,13 @@ bool wanted(const PlanOptions& options, const job::Step& step) {
 StepShapes shapes_of(const job::Job& job, const job::Step& step, const PlanOptions& options, Flattened& flattened) {
     StepShapes result;
     if (!wanted(options, step)) return result;
+    if (step.settings.kind == steps::StepKind::picture) {
+        for (const job::Motif& motif : job.motifs)
+            for (std::size_t i = 0; wanted(options, motif) && i < motif.art->pictures.size(); ++i)
+                if (step.on && job::Job::sent_picture(step, motif, i))
+                    result.proofs.push_back(std::make_shared<const Proof>(proof_of(motif, i, step)));
+        return result;
+    }
     const bool fills = step.settings.kind == steps::StepKind::engrave;
     for (const job::Motif& motif : job.motifs) {
         if (!wanted(options, motif)) continue;
@@ -121,6 +129,8 @@ Box bounds(const StepShapes& shapes) {
         box.add(fill.box);
     for (const LineShape& line : shapes.lines)
         box.add(geometry::bounds(line.line));
+    for (const auto& proof : shapes.proofs)
+        box.add(proof->box());
     return box;
 }
 
@@ -153,6 +163,20 @@ void add_lines(ProgramBuilder& builder, const steps::StepSettings& settings, std
             burn(line, pass);
 }
 
+/// Burns scan lines as often as the step has passes; mm² inked by one pass.
+double add_rows(ProgramBuilder& builder, const steps::StepSettings& settings, const std::vector<SweepLine>& rows) {
+    for (int pass = 0; pass < settings.passes; ++pass) {
+        builder.begin_pass(pass);
+        for (const SweepLine& row : rows)
+            builder.add_sweep(row);
+    }
+    double area = 0;
+    for (const SweepLine& row : rows)
+        for (const LitStretch& s : row.stretches)
+            area += (s.to - s.from) * settings.line_pitch.mm();
+    return area;
+}
+
 /// mm² inked by one pass.
 double add_fill(ProgramBuilder& builder, const steps::StepSettings& settings, const std::vector<FillShape>& fills,
                 const MachineProfile& machine, const Watch& watch) {
@@ -164,15 +188,7 @@ double add_fill(ProgramBuilder& builder, const steps::StepSettings& settings, co
             area += geometry::length(line.line) * pitch;
         add_lines(builder, settings, std::move(lines), settings.passes, watch);
     } else {
-        const auto rows = fill_lines(fills, settings, machine, builder.at(), watch);
-        for (int pass = 0; pass < settings.passes; ++pass) {
-            builder.begin_pass(pass);
-            for (const SweepLine& row : rows)
-                builder.add_sweep(row);
-        }
-        for (const SweepLine& row : rows)
-            for (const auto& s : row.stretches)
-                area += (s.to - s.from) * pitch;
+        area = add_rows(builder, settings, fill_lines(fills, settings, machine, builder.at(), watch));
     }
     if (settings.fill.outline_after) add_lines(builder, settings, contours_of(fills, 0, 0, watch), 1, watch);
     return area;
@@ -185,6 +201,8 @@ double add_step(ProgramBuilder& builder, const job::Step& step, StepShapes shape
     double area = 0;
     if (settings.kind == steps::StepKind::engrave)
         area = add_fill(builder, settings, shapes.fills, machine, watch);
+    else if (settings.kind == steps::StepKind::picture)
+        area = add_rows(builder, settings, picture_lines(shapes.proofs, settings, machine, builder.at(), watch));
     else
         add_lines(builder, settings, std::move(shapes.lines), settings.passes, watch);
     builder.end_step();
@@ -229,6 +247,7 @@ Result<Plan> plan(const job::Job& job, const MachineProfile& machine, const Plan
         const job::Step& step = job.steps[i];
         if (bounds(all[i]).empty()) continue;
         const int narrow = all[i].narrow;
+        plan.proofs.insert(plan.proofs.end(), all[i].proofs.begin(), all[i].proofs.end());
         const double area = add_step(builder, step, std::move(all[i]), machine, watch);
         if (watch.cancelled()) return fail(chalkline::error::cancelled);
         StepReport report = builder.take_report();

@@ -25,6 +25,7 @@ void ProgramBuilder::begin_step(std::int32_t step, const steps::StepSettings& se
     origin_ = {step, -1, 0};
     speed_ = settings.speed;
     power_ = machine::power_value(settings.power);
+    lowest_ = machine::power_value(std::min(settings.picture.lowest, settings.power));
     const auto mode =
         settings.beam == steps::BeamControl::constant ? machine::BeamMode::constant : machine::BeamMode::following;
     if (mode_ != mode) add(machine::Beam{mode});
@@ -62,6 +63,11 @@ void ProgramBuilder::add_line(const Strokes& line, int motif) {
     }
 }
 
+/// From the lowest power, of the lightest tone that burns, to the step's.
+PowerValue ProgramBuilder::share_of_power(float share) const {
+    return static_cast<PowerValue>(std::lround(lowest_ + (power_ - lowest_) * static_cast<double>(share)));
+}
+
 void ProgramBuilder::add_sweep(const SweepLine& line) {
     origin_.motif = line.motif;
     travel_to(line.start);
@@ -74,9 +80,9 @@ void ProgramBuilder::add_sweep(const SweepLine& line) {
         (power > 0 ? report_.burn : report_.travel) += to - done;
         done = to;
     };
-    for (const geometry::Stretch& s : line.stretches) {
+    for (const LitStretch& s : line.stretches) {
         run_to(s.from, 0);
-        run_to(s.to, power_);
+        run_to(s.to, s.share >= 1 ? power_ : share_of_power(s.share));
         for (const double end : {s.from, s.to})
             plan_.burn_box.add(within_bed(geometry::between(line.start, line.end, end / whole)));
     }

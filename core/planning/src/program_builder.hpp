@@ -31,6 +31,7 @@ class ProgramBuilder {
     StepReport take_report();
 
  private:
+    machine::PowerValue share_of_power(float share) const;
     geometry::Point within_bed(geometry::Point p) const;
     void travel_to(geometry::Point to);
     void add_trace(const std::vector<geometry::Point>& points, machine::PowerValue power);
@@ -42,7 +43,7 @@ class ProgramBuilder {
     const machine::MachineProfile& machine_;
     machine::Origin origin_;
     Speed speed_;
-    machine::PowerValue power_ = 0;
+    machine::PowerValue power_ = 0, lowest_ = 0;
     geometry::Point at_;
     bool moved_ = false, air_ = false;
     machine::BeamMode mode_ = machine::BeamMode::off;

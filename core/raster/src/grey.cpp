@@ -28,7 +28,8 @@ GreyImage to_grey(const RgbImage& image, const ChannelMix& mix) {
     for (std::size_t i = 0; i < grey.pixels.size(); ++i) {
         const Rgb p = image.pixels[i];
         const float y = red * light[p.red] + green * light[p.green] + blue * light[p.blue];
-        grey.pixels[i] = encoded[static_cast<std::size_t>(std::min(std::max(y, 0.0F) + 0.5F, static_cast<float>(fine)))];
+        grey.pixels[i] =
+            encoded[static_cast<std::size_t>(std::min(std::max(y, 0.0F) + 0.5F, static_cast<float>(fine)))];
     }
     return grey;
 }

@@ -31,7 +31,8 @@ GreyImage seen_through(const GreyImage& grey, const PixelMap& map, int width, in
     const int small_width = std::max(1, static_cast<int>(std::lround(grey.width / std::max(across, 1.0))));
     const int small_height = std::max(1, static_cast<int>(std::lround(grey.height / std::max(down, 1.0))));
     const GreyImage small = resized(grey, small_width, small_height);
-    const double sx = static_cast<double>(small.width) / grey.width, sy = static_cast<double>(small.height) / grey.height;
+    const double sx = static_cast<double>(small.width) / grey.width,
+                 sy = static_cast<double>(small.height) / grey.height;
     // Places count from the corner, OpenCV counts from the middle of the first pixel.
     const auto middle = [](double a, double b, double c, double scale) { return (a / 2 + b / 2 + c) * scale - 0.5; };
     const cv::Matx23d through(map[0] * sx, map[1] * sx, middle(map[0], map[1], map[2], sx), map[3] * sy, map[4] * sy,

@@ -70,7 +70,6 @@ GreyImage toned(GreyImage grey, const ToneSettings& settings, double dot) {
     ToneSettings rest = settings;
     rest.sharpen = 0;
     rest.sharpen_radius = ToneSettings().sharpen_radius;
-    rest.inverted = false;
     if (rest != ToneSettings()) map_values(grey, [&](double v) { return tone_of(settings, v); });
     return grey;
 }

@@ -33,6 +33,9 @@ const Words<LineSettings::Parts> parts{{LineSettings::Parts::any, "any"},
                                        {LineSettings::Parts::holes_first, "holes_first"}};
 const Words<BeamControl> beams{{BeamControl::following, "following"}, {BeamControl::constant, "constant"}};
 
+using Form = raster::DitherSettings::Form;
+const Words<Form> forms{{Form::round, "round"}, {Form::diamond, "diamond"}, {Form::line, "line"}};
+
 template <class Choice>
 std::string word_of(Choice choice, const Words<Choice>& words) {
     for (const auto& [candidate, word] : words)
@@ -109,6 +112,44 @@ LineSettings line_from(const Json& json) {
     return line;
 }
 
+Json all_of(const PictureSettings& picture) {
+    Json response = Json::array();
+    for (const auto& point : picture.response)
+        response.push_back({point.in, point.out});
+    const auto& dots = picture.dots;
+    return {{"method", std::string(raster::to_text(dots.method))},
+            {"serpentine", dots.serpentine},
+            {"noise", dots.noise},
+            {"seed", dots.seed},
+            {"cell_dots", dots.cell},
+            {"screen_angle_deg", dots.screen_angle},
+            {"form", word_of(dots.form, forms)},
+            {"lowest_power", picture.lowest.percent()},
+            {"burns_light", picture.burns_light},
+            {"response", response}};
+}
+
+PictureSettings picture_from(const Json& json) {
+    PictureSettings picture;
+    auto& dots = picture.dots;
+    if (json.contains("method")) {
+        const auto method = raster::parse_dither(json.at("method").get<std::string>());
+        if (!method) throw std::invalid_argument("method");
+        dots.method = *method;
+    }
+    dots.serpentine = json.value("serpentine", dots.serpentine);
+    dots.noise = json.value("noise", dots.noise);
+    dots.seed = json.value("seed", dots.seed);
+    dots.cell = json.value("cell_dots", dots.cell);
+    dots.screen_angle = json.value("screen_angle_deg", dots.screen_angle);
+    read(json, "form", dots.form, forms);
+    picture.lowest = Power::percent(json.value("lowest_power", 0.0));
+    picture.burns_light = json.value("burns_light", false);
+    for (const Json& point : json.value("response", Json::array()))
+        picture.response.push_back({point.at(0), point.at(1)});
+    return picture;
+}
+
 Json all_of(const StepSettings& s) {
     return {{"kind", std::string(to_text(s.kind))},
             {"power", s.power.percent()},
@@ -121,7 +162,8 @@ Json all_of(const StepSettings& s) {
             {"beam", word_of(s.beam, beams)},
             {"line_pitch_mm", s.line_pitch.mm()},
             {"fill", all_of(s.fill)},
-            {"line", all_of(s.line)}};
+            {"line", all_of(s.line)},
+            {"picture", all_of(s.picture)}};
 }
 
 bool always_written(const std::string& key) {
@@ -155,6 +197,7 @@ StepSettings read_settings(const Json& json) {
     s.line_pitch = Length::mm(json.at("line_pitch_mm"));
     s.fill = fill_from(json.value("fill", Json::object()));
     s.line = line_from(json.value("line", Json::object()));
+    s.picture = picture_from(json.value("picture", Json::object()));
     return s;
 }
 
@@ -189,12 +232,15 @@ Result<StepSettings> settings_from_json(const Json& json) {
 
 std::vector<Difference> differences(const StepSettings& before, const StepSettings& after) {
     const Json from = all_of(before), to = all_of(after);
-    const bool engrave = after.kind == StepKind::engrave;
     std::vector<Difference> found;
     add_differences(found, from, to);
-    if (!engrave) std::erase_if(found, [](const Difference& one) { return one.key == "line_pitch_mm"; });
-    const char* details = engrave ? "fill" : "line";
-    add_differences(found, from.at(details), to.at(details));
+    if (!burns_area(after.kind)) {
+        std::erase_if(found, [](const Difference& one) { return one.key == "line_pitch_mm"; });
+        add_differences(found, from.at("line"), to.at("line"));
+        return found;
+    }
+    add_differences(found, from.at("fill"), to.at("fill"));
+    if (after.kind == StepKind::picture) add_differences(found, from.at("picture"), to.at("picture"));
     return found;
 }
 

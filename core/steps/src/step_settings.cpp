@@ -11,6 +11,8 @@ std::string_view to_text(StepKind kind) {
     switch (kind) {
         case StepKind::engrave:
             return "engrave";
+        case StepKind::picture:
+            return "picture";
         case StepKind::score:
             return "score";
         case StepKind::cut:
@@ -20,7 +22,7 @@ std::string_view to_text(StepKind kind) {
 }
 
 std::optional<StepKind> parse_kind(std::string_view text) {
-    for (const StepKind kind : {StepKind::engrave, StepKind::score, StepKind::cut})
+    for (const StepKind kind : all_kinds)
         if (text == to_text(kind)) return kind;
     return {};
 }
@@ -31,6 +33,9 @@ StepSettings starting_point(StepKind kind) {
         settings.power = Power::percent(70);
         settings.speed = Speed::mm_per_min(3200);
         settings.air = true;
+    } else if (kind == StepKind::picture) {
+        settings.power = Power::percent(60);
+        settings.speed = Speed::mm_per_min(4000);
     } else if (kind == StepKind::cut) {
         settings.power = Power::percent(100);
         settings.speed = Speed::mm_per_min(240);
@@ -62,6 +67,16 @@ const char* first_wrong_detail(const StepSettings& s) {
     // Shorter than this no controller keeps up with, and a line of a metre would be millions of moves.
     if (line.perforated() && line.perforation_burn + line.perforation_gap < Length::mm(0.05))
         return "perforation_burn_mm";
+    const PictureSettings& picture = s.picture;
+    if (!within(picture.lowest.percent(), 0, 100)) return "lowest_power";
+    if (!within(picture.dots.noise, 0, 1)) return "noise";
+    if (!within(picture.dots.cell, 2, 200)) return "cell_dots";
+    if (!within(picture.dots.screen_angle, -360, 360)) return "screen_angle_deg";
+    for (std::size_t i = 0; i < picture.response.size(); ++i) {
+        const auto& point = picture.response[i];
+        const bool rises = i == 0 || (point.in > picture.response[i - 1].in && point.out > picture.response[i - 1].out);
+        if (!within(point.in, 0, 1) || !within(point.out, 0, 1) || !rises) return "response";
+    }
     return nullptr;
 }
 
@@ -94,7 +109,7 @@ double area_dose(const StepSettings& settings, const Beam& beam) {
 }
 
 double whole_dose(const StepSettings& settings, const Beam& beam) {
-    return settings.kind == StepKind::engrave ? area_dose(settings, beam) : dose(settings, beam) * settings.passes;
+    return burns_area(settings.kind) ? area_dose(settings, beam) : dose(settings, beam) * settings.passes;
 }
 
 double burn_tone(double dose_mj_per_mm) {

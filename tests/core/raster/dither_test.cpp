@@ -24,8 +24,8 @@ GreyImage noise_image(int width, int height, std::uint16_t white, std::uint32_t 
     return image;
 }
 
-/// Error diffusion as the textbook says it, written apart from the library: a full error image, double precision, by the
-/// published weights as (dx, dy) → share.
+/// Error diffusion as the textbook says it, written apart from the library: a full error image, double precision, by
+/// the published weights as (dx, dy) → share.
 Dots textbook(const GreyImage& image, const std::map<std::pair<int, int>, double>& kernel, bool serpentine) {
     std::vector<double> value(image.pixels.begin(), image.pixels.end());
     Dots dots(image.width, image.height);
@@ -50,16 +50,50 @@ Dots textbook(const GreyImage& image, const std::map<std::pair<int, int>, double
 const std::map<DitherMethod, std::map<std::pair<int, int>, double>> published{
     {DitherMethod::floyd_steinberg, {{{1, 0}, 7 / 16.}, {{-1, 1}, 3 / 16.}, {{0, 1}, 5 / 16.}, {{1, 1}, 1 / 16.}}},
     {DitherMethod::burkes,
-     {{{1, 0}, 8 / 32.}, {{2, 0}, 4 / 32.}, {{-2, 1}, 2 / 32.}, {{-1, 1}, 4 / 32.}, {{0, 1}, 8 / 32.}, {{1, 1}, 4 / 32.}, {{2, 1}, 2 / 32.}}},
+     {{{1, 0}, 8 / 32.},
+      {{2, 0}, 4 / 32.},
+      {{-2, 1}, 2 / 32.},
+      {{-1, 1}, 4 / 32.},
+      {{0, 1}, 8 / 32.},
+      {{1, 1}, 4 / 32.},
+      {{2, 1}, 2 / 32.}}},
     {DitherMethod::jarvis,
-     {{{1, 0}, 7 / 48.}, {{2, 0}, 5 / 48.}, {{-2, 1}, 3 / 48.}, {{-1, 1}, 5 / 48.}, {{0, 1}, 7 / 48.}, {{1, 1}, 5 / 48.}, {{2, 1}, 3 / 48.},
-      {{-2, 2}, 1 / 48.}, {{-1, 2}, 3 / 48.}, {{0, 2}, 5 / 48.}, {{1, 2}, 3 / 48.}, {{2, 2}, 1 / 48.}}},
+     {{{1, 0}, 7 / 48.},
+      {{2, 0}, 5 / 48.},
+      {{-2, 1}, 3 / 48.},
+      {{-1, 1}, 5 / 48.},
+      {{0, 1}, 7 / 48.},
+      {{1, 1}, 5 / 48.},
+      {{2, 1}, 3 / 48.},
+      {{-2, 2}, 1 / 48.},
+      {{-1, 2}, 3 / 48.},
+      {{0, 2}, 5 / 48.},
+      {{1, 2}, 3 / 48.},
+      {{2, 2}, 1 / 48.}}},
     {DitherMethod::stucki,
-     {{{1, 0}, 8 / 42.}, {{2, 0}, 4 / 42.}, {{-2, 1}, 2 / 42.}, {{-1, 1}, 4 / 42.}, {{0, 1}, 8 / 42.}, {{1, 1}, 4 / 42.}, {{2, 1}, 2 / 42.},
-      {{-2, 2}, 1 / 42.}, {{-1, 2}, 2 / 42.}, {{0, 2}, 4 / 42.}, {{1, 2}, 2 / 42.}, {{2, 2}, 1 / 42.}}},
+     {{{1, 0}, 8 / 42.},
+      {{2, 0}, 4 / 42.},
+      {{-2, 1}, 2 / 42.},
+      {{-1, 1}, 4 / 42.},
+      {{0, 1}, 8 / 42.},
+      {{1, 1}, 4 / 42.},
+      {{2, 1}, 2 / 42.},
+      {{-2, 2}, 1 / 42.},
+      {{-1, 2}, 2 / 42.},
+      {{0, 2}, 4 / 42.},
+      {{1, 2}, 2 / 42.},
+      {{2, 2}, 1 / 42.}}},
     {DitherMethod::sierra,
-     {{{1, 0}, 5 / 32.}, {{2, 0}, 3 / 32.}, {{-2, 1}, 2 / 32.}, {{-1, 1}, 4 / 32.}, {{0, 1}, 5 / 32.}, {{1, 1}, 4 / 32.}, {{2, 1}, 2 / 32.},
-      {{-1, 2}, 2 / 32.}, {{0, 2}, 3 / 32.}, {{1, 2}, 2 / 32.}}},
+     {{{1, 0}, 5 / 32.},
+      {{2, 0}, 3 / 32.},
+      {{-2, 1}, 2 / 32.},
+      {{-1, 1}, 4 / 32.},
+      {{0, 1}, 5 / 32.},
+      {{1, 1}, 4 / 32.},
+      {{2, 1}, 2 / 32.},
+      {{-1, 2}, 2 / 32.},
+      {{0, 2}, 3 / 32.},
+      {{1, 2}, 2 / 32.}}},
     {DitherMethod::atkinson,
      {{{1, 0}, 1 / 8.}, {{2, 0}, 1 / 8.}, {{-1, 1}, 1 / 8.}, {{0, 1}, 1 / 8.}, {{1, 1}, 1 / 8.}, {{0, 2}, 1 / 8.}}}};
 
@@ -94,10 +128,10 @@ TEST_CASE("what conserves the error conserves the tone") {
             const GreyImage flat(256, 256, static_cast<std::uint16_t>(std::lround(tone * 65535)));
             INFO(to_text(method) << " " << tone);
             // Screens of few steps come as near as their steps allow.
-            const double steps = method == DitherMethod::bayer2   ? 0.13
-                                 : method == DitherMethod::bayer4 ? 0.035
+            const double steps = method == DitherMethod::bayer2                                        ? 0.13
+                                 : method == DitherMethod::bayer4                                      ? 0.035
                                  : method == DitherMethod::strokes || method == DitherMethod::halftone ? 0.08
-                                                                                                      : 0.005;
+                                                                                                       : 0.005;
             CHECK(share_dark(dither(flat, {.method = method})) == Approx(1 - tone).margin(steps));
         }
     }
@@ -106,7 +140,8 @@ TEST_CASE("what conserves the error conserves the tone") {
         for (int x = 0; x < ramp.width; ++x)
             ramp.row(y)[x] = static_cast<std::uint16_t>(x * 65535 / 511);
     for (const auto& [method, kernel] : published)
-        if (method != DitherMethod::atkinson) CHECK(share_dark(dither(ramp, {.method = method})) == Approx(0.5).margin(0.005));
+        if (method != DitherMethod::atkinson)
+            CHECK(share_dark(dither(ramp, {.method = method})) == Approx(0.5).margin(0.005));
 }
 
 TEST_CASE("black stays full, white stays bare, whatever the method and size") {
@@ -140,8 +175,7 @@ TEST_CASE("masks are what their makers wrote") {
         return turned;
     };
     CHECK(ranks(DitherMethod::bayer2, 2) == std::vector<int>{0, 2, 3, 1});
-    CHECK(ranks(DitherMethod::bayer4, 4) ==
-          std::vector<int>{0, 8, 2, 10, 12, 4, 14, 6, 3, 11, 1, 9, 15, 7, 13, 5});
+    CHECK(ranks(DitherMethod::bayer4, 4) == std::vector<int>{0, 8, 2, 10, 12, 4, 14, 6, 3, 11, 1, 9, 15, 7, 13, 5});
 }
 
 TEST_CASE("blue noise has no low frequencies: small windows all hold about their share") {

@@ -147,9 +147,9 @@ Step step_from_json(const Json& json) {
     for (const auto& [key, text] : typed.items())
         step.typed[key] = text.get<std::string>();
     step.inks = inks_from_json(json.at("inks"));
-    step.unknown =
-        unknown_keys(json, {"id", "kind", "power", "low_power", "speed", "passes", "lower_each_pass_mm", "air",
-                            "air_lead_s", "beam", "line_pitch_mm", "fill", "line", "on", "note", "typed", "inks"});
+    step.unknown = unknown_keys(
+        json, {"id", "kind", "power", "low_power", "speed", "passes", "lower_each_pass_mm", "air", "air_lead_s", "beam",
+               "line_pitch_mm", "fill", "line", "picture", "on", "note", "typed", "inks"});
     return step;
 }
 
@@ -173,6 +173,41 @@ Json to_json(const MarkedPlace& marked) {
 
 MarkedPlace marked_from_json(const Json& json) {
     return {json.at("id"), json.at("name"), point_from_json(json.at("place_mm"))};
+}
+
+Json to_json(const raster::ToneSettings& tone) {
+    const raster::ToneSettings rest;
+    Json json = Json::object();
+    const auto add = [&](const char* key, double value, double at_rest) {
+        if (value != at_rest) json[key] = value;
+    };
+    add("black", tone.black, rest.black);
+    add("white", tone.white, rest.white);
+    add("brightness", tone.brightness, rest.brightness);
+    add("contrast", tone.contrast, rest.contrast);
+    add("gamma", tone.gamma, rest.gamma);
+    add("sharpen", tone.sharpen, rest.sharpen);
+    add("sharpen_radius_mm", tone.sharpen_radius, rest.sharpen_radius);
+    for (const auto& point : tone.curve)
+        json["curve"].push_back({point.in, point.out});
+    return json;
+}
+
+raster::ToneSettings tone_from_json(const Json& json) {
+    raster::ToneSettings tone;
+    const auto read = [&](const char* key, double& value, double least, double most) {
+        if (json.contains(key)) value = std::clamp(finite(json.at(key)), least, most);
+    };
+    read("black", tone.black, 0, 1);
+    read("white", tone.white, 0, 1);
+    read("brightness", tone.brightness, -100, 100);
+    read("contrast", tone.contrast, -100, 100);
+    read("gamma", tone.gamma, 0.1, 10);
+    read("sharpen", tone.sharpen, 0, 5);
+    read("sharpen_radius_mm", tone.sharpen_radius, 0, 50);
+    for (const Json& point : json.value("curve", Json::array()))
+        tone.curve.push_back({finite(point.at(0)), finite(point.at(1))});
+    return tone;
 }
 
 Json to_json(const Override& one) {

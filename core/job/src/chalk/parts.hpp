@@ -29,6 +29,9 @@ Json to_json(const PathMark& mark);
 PathMark path_mark_from_json(const Json& json);
 Json to_json(const MarkedPlace& marked);
 MarkedPlace marked_from_json(const Json& json);
+/// Only what is not at rest.
+Json to_json(const raster::ToneSettings& tone);
+raster::ToneSettings tone_from_json(const Json& json);
 Json to_json(const Override& one);
 Override override_from_json(const Json& json);
 

@@ -23,6 +23,15 @@ std::vector<BurnedLine> burned_lines(const job::Job& job) {
                     burned.push_back({std::move(line), box, step, number, fill});
                 }
             }
+            // A picture stands for its frame.
+            for (std::size_t i = 0; i < motif.art->pictures.size(); ++i, ++number) {
+                if (!job.steps[step].on || !job::Job::sent_picture(job.steps[step], motif, i)) continue;
+                geometry::Polyline frame{{{0, 0}, {1, 0}, {1, 1}, {0, 1}}, true};
+                for (geometry::Point& corner : frame.points)
+                    corner = (motif.place * motif.art->pictures[i].place)(corner);
+                const geometry::Box box = geometry::bounds(frame);
+                burned.push_back({std::move(frame), box, step, number, true});
+            }
         }
     }
     return burned;

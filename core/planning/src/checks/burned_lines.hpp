@@ -11,7 +11,7 @@ struct BurnedLine {
     geometry::Polyline line;
     geometry::Box box;
     std::size_t step;   ///< index into job.steps
-    std::size_t shape;  ///< counts the shapes of all motifs
+    std::size_t shape;  ///< counts the shapes of all motifs, each motif's pictures after its shapes
     bool fill;
 };
 

@@ -43,7 +43,7 @@ void check_evidence(const Examined& examined, std::vector<Check>& found) {
             found.push_back({std::string(code), Severity::warning, std::move(parameters), step.id});
         };
         const double dose = steps::whole_dose(step.settings, ground.machine.beam);
-        const bool fill = step.settings.kind == steps::StepKind::engrave;
+        const bool fill = steps::burns_area(step.settings.kind);
         if (fill && dose > hot_dose) say(check::hot_fill, {{"dose", format_number(dose / 1000, 1)}});
         const recipes::Known known = known_for(job, step, ground);
         if (known.count == 0) continue;

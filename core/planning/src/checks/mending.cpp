@@ -125,9 +125,10 @@ Result<job::Job> inner_first(const Examined& examined, const Check&) {
 Result<job::Job> without_doubles(const Examined& examined, const Check&) {
     job::Job job = examined.job;
     const auto motif_of = [&](std::size_t shape) {
+        const auto count = [](const job::Motif& m) { return m.art->shapes.size() + m.art->pictures.size(); };
         std::size_t motif = 0;
-        while (shape >= job.motifs[motif].art->shapes.size())
-            shape -= job.motifs[motif++].art->shapes.size();
+        while (shape >= count(job.motifs[motif]))
+            shape -= count(job.motifs[motif++]);
         return motif;
     };
     job::Ids gone, unclean;

@@ -87,7 +87,7 @@ void check_place(const Examined& examined, std::vector<Check>& found) {
     }
     for (std::size_t i = 0; i < examined.job.steps.size(); ++i) {
         const auto& s = examined.job.steps[i].settings;
-        if (s.kind != steps::StepKind::engrave || s.fill.way != steps::FillSettings::Way::scan_lines) continue;
+        if (!steps::burns_area(s.kind) || s.fill.way != steps::FillSettings::Way::scan_lines) continue;
         const Overhang missing = missing_run_up(examined, i);
         if (missing.by <= margin_slack) continue;
         // A beam that follows the speed burns evenly all the same; a constant one burns the ends darker.

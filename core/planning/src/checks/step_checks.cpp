@@ -52,7 +52,7 @@ std::vector<std::pair<std::size_t, std::size_t>> doubled_shapes(const job::Job& 
     std::vector<std::pair<std::size_t, std::size_t>> doubled;
     for (const BurnedLine& burned : lines) {
         // Fills of one step are merged: nothing burns twice.
-        if (job.steps[burned.step].settings.kind == steps::StepKind::engrave) continue;
+        if (steps::burns_area(job.steps[burned.step].settings.kind)) continue;
         const std::size_t key = fingerprint(burned);
         const auto [first, last] = seen.equal_range(key);
         const auto twin =
@@ -83,7 +83,7 @@ void check_steps(const Examined& examined, std::vector<Check>& found) {
                                     {{"power", format_power(s.power)}, {"ceiling", format_power(*ground.ceiling)}}));
         if (s.beam == steps::BeamControl::constant)
             found.push_back(of_step(check::constant_beam, Severity::warning, step, number));
-        if (s.kind == steps::StepKind::engrave && s.line_pitch.mm() > ground.machine.spot * 1.001)
+        if (steps::burns_area(s.kind) && s.line_pitch.mm() > ground.machine.spot * 1.001)
             found.push_back(of_step(
                 check::pitch_wider_than_spot, Severity::warning, step,
                 {{"pitch", format_number(s.line_pitch.mm(), 3)}, {"spot", format_number(ground.machine.spot, 3)}}));

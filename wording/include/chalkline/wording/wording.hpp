@@ -43,6 +43,7 @@ QString describe(recipes::Freshness freshness);
 QString name(steps::BeamKind kind);
 
 QString name(steps::StepKind kind);
+QString name(raster::DitherMethod method);
 /// What keeps a step from its speed, in a maker's words; empty for `none`.
 QString reason(planning::SpeedLimit limit);
 /// "fill" or "line", with the count: "19 fills".

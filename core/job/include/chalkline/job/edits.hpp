@@ -14,12 +14,13 @@ inline constexpr std::string_view unknown_motif = "job.unknown-motif";
 inline constexpr std::string_view unknown_step = "job.unknown-step";
 inline constexpr std::string_view larger_than_bed = "job.larger-than-bed";
 inline constexpr std::string_view no_picture_step = "job.no-picture-step";
+inline constexpr std::string_view only_pictures = "job.only-pictures";
 }  // namespace error
 
 /// Adds a motif at true size in the middle of the stock, or of the bed without one. Inks the job does not know yet are
 /// routed: fills to an engrave step, lines to a score step, and an ink whose closed line encloses everything else of
-/// the art is proposed as a cut. White fills are left out: they stand for the bare material; so are pictures, which no
-/// step burns yet. Steps that are missing are made in the order engrave, score, cut.
+/// the art is proposed as a cut. White fills are left out: they stand for the bare material. Pictures go to a picture
+/// step. Steps that are missing are made in the order engrave, picture, score, cut.
 Job add_art(Job job, std::shared_ptr<const art::Artwork> art, const machine::MachineProfile& machine);
 
 /// An error that says both sizes when the art is larger than the bed.
@@ -68,7 +69,9 @@ Result<Job> change_settings(Job job, Id step, const steps::StepSettings& setting
 Result<Job> keep_typed(Job job, Id step, const std::string& key, const std::string& words);
 /// Puts the step at a place of the run sheet, counted from 0 (clamped).
 Result<Job> move_step(Job job, Id step, int place);
-/// Engrave before score before cut; the order within a kind stays.
+/// The tones of a motif's pictures.
+Result<Job> set_tone(Job job, Id motif, const raster::ToneSettings& tone);
+/// Engrave before picture before score before cut; the order within a kind stays.
 Job put_in_order(Job job);
 /// True when a cut comes before an engrave or score step that burns something.
 bool order_fault(const Job& job);

@@ -47,7 +47,8 @@ struct Motif {
     std::optional<Id> step{};        ///< all of it burns in this step, whatever its inks say
     std::vector<OwnStep> objects{};  ///< ascending by shape; they come before `step` and the inks
     std::vector<PathMark> marks{};
-    std::string unknown{};  ///< keys of the file this version does not know, as a JSON object; empty: none
+    raster::ToneSettings tone{};  ///< of its pictures
+    std::string unknown{};        ///< keys of the file this version does not know, as a JSON object; empty: none
 };
 
 /// One layer of power and speed and the inks it burns.
@@ -128,6 +129,8 @@ struct Job {
     bool has_work(const Step& step) const;
     /// The shape is sent to the step, which may be off.
     static bool sent(const Step& step, const Motif& motif, std::size_t shape);
+    /// The picture is sent to the step: always by its ink, and only to a step for pictures.
+    static bool sent_picture(const Step& step, const Motif& motif, std::size_t picture);
     /// The same, and the step is on.
     static bool burns(const Step& step, const Motif& motif, std::size_t shape) {
         return step.on && sent(step, motif, shape);

@@ -5,8 +5,10 @@
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/machine/program.hpp>
+#include <chalkline/planning/proof.hpp>
 #include <chalkline/planning/time_model.hpp>
 
+#include <memory>
 #include <optional>
 #include <vector>
 
@@ -39,8 +41,9 @@ struct Plan {
     std::vector<StepReport> steps;     ///< in run order; steps without anything to burn are absent
     geometry::Box burn_box, move_box;  ///< bed, mm
     Duration total;
-    double burn = 0, travel = 0;      ///< mm
-    std::vector<double> finished_at;  ///< per operation: seconds from the start until it is done
+    double burn = 0, travel = 0;                       ///< mm
+    std::vector<std::shared_ptr<const Proof>> proofs;  ///< of the pictures that burn
+    std::vector<double> finished_at;                   ///< per operation: seconds from the start until it is done
 };
 
 /// The whole job as one program: steps that are on in run order, each as its settings say; in a step inside before

@@ -36,11 +36,11 @@ bool diffuses_error(DitherMethod method);
 
 struct DitherSettings {
     DitherMethod method = DitherMethod::floyd_steinberg;
-    bool serpentine = true;     ///< error diffusion: every other row runs back
-    double noise = 0;           ///< 0…1 of the full range is added to the threshold, against worms
-    std::uint32_t seed = 1;     ///< of the noise: the same seed gives the same dots
-    double cell = 6;            ///< halftone and strokes: dots from one cluster to the next
-    double screen_angle = 45;   ///< halftone, degrees
+    bool serpentine = true;    ///< error diffusion: every other row runs back
+    double noise = 0;          ///< 0…1 of the full range is added to the threshold, against worms
+    std::uint32_t seed = 1;    ///< of the noise: the same seed gives the same dots
+    double cell = 6;           ///< halftone and strokes: dots from one cluster to the next
+    double screen_angle = 45;  ///< halftone, degrees
     enum class Form { round, diamond, line } form = Form::round;  ///< halftone
 
     bool operator==(const DitherSettings&) const = default;

@@ -14,14 +14,13 @@ struct CurvePoint {
 
 /// How a picture's brightness is changed before it becomes dots. At rest nothing changes.
 struct ToneSettings {
-    double black = 0, white = 1;     ///< levels: what becomes black and white
-    double brightness = 0;           ///< −100…100
-    double contrast = 0;             ///< −100…100
-    double gamma = 1;                ///< above 1 lightens the middle
+    double black = 0, white = 1;      ///< levels: what becomes black and white
+    double brightness = 0;            ///< −100…100
+    double contrast = 0;              ///< −100…100
+    double gamma = 1;                 ///< above 1 lightens the middle
     std::vector<CurvePoint> curve{};  ///< ascending; monotone between its points (Fritsch and Carlson 1980)
-    double sharpen = 0;              ///< strength of the unsharp mask, 0…5
-    double sharpen_radius = 0.4;     ///< mm
-    bool inverted = false;           ///< the material burns light
+    double sharpen = 0;               ///< strength of the unsharp mask, 0…5
+    double sharpen_radius = 0.4;      ///< mm
 
     bool operator==(const ToneSettings&) const = default;
 };

@@ -2,6 +2,8 @@
 #pragma once
 #include <chalkline/base/result.hpp>
 #include <chalkline/base/units.hpp>
+#include <chalkline/raster/dither.hpp>
+#include <chalkline/raster/tone.hpp>
 #include <chalkline/steps/beam.hpp>
 
 #include <optional>
@@ -12,9 +14,18 @@ namespace chalkline::steps {
 /// What a step does to the piece.
 enum class StepKind {
     engrave,  ///< an area burned by scan lines
+    picture,  ///< the tones of a picture, by scan lines of dots
     score,    ///< a line drawn, not cut
     cut       ///< a line through the material
 };
+
+/// All of them, in the order they are usually burned.
+inline constexpr StepKind all_kinds[]{StepKind::engrave, StepKind::picture, StepKind::score, StepKind::cut};
+
+/// It burns areas by scan lines, not lines as drawn.
+constexpr bool burns_area(StepKind kind) {
+    return kind == StepKind::engrave || kind == StepKind::picture;
+}
 
 std::string_view to_text(StepKind kind);
 std::optional<StepKind> parse_kind(std::string_view text);
@@ -72,6 +83,18 @@ struct LineSettings {
     bool operator==(const LineSettings&) const = default;
 };
 
+/// How the tones of a picture become dots, and what the material makes of them. The tones themselves are the picture's
+/// own (job::Motif::tone).
+struct PictureSettings {
+    raster::DitherSettings dots{};
+    Power lowest{};            ///< grey: the power of the lightest tone that burns at all
+    bool burns_light = false;  ///< marks come out lighter than the bare material: slate, painted tile, glass
+    std::vector<raster::CurvePoint>
+        response{};  ///< how dark a share of burned dots looks, both 0…1; none: in proportion
+
+    bool operator==(const PictureSettings&) const = default;
+};
+
 /// Everything about one layer of power and speed except what it burns.
 struct StepSettings {
     StepKind kind = StepKind::score;
@@ -84,9 +107,10 @@ struct StepSettings {
     bool air = false;
     Duration air_lead{};  ///< the air blows this long before the beam goes on
     BeamControl beam = BeamControl::following;
-    Length line_pitch = Length::mm(0.1);  ///< engrave only: distance between scan lines
-    FillSettings fill{};                  ///< engrave only
+    Length line_pitch = Length::mm(0.1);  ///< engrave and picture: distance between scan lines, and from dot to dot
+    FillSettings fill{};                  ///< engrave; of a picture angle, ways, first side, run-up and shift
     LineSettings line{};                  ///< score and cut
+    PictureSettings picture{};            ///< picture only
 
     bool operator==(const StepSettings&) const = default;
 };

@@ -1,0 +1,122 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "commands.hpp"
+#include "output.hpp"
+
+#include <chalkline/base/file.hpp>
+#include <chalkline/base/units_text.hpp>
+#include <chalkline/planning/proof.hpp>
+#include <chalkline/raster/resample.hpp>
+#include <chalkline/raster/statistics.hpp>
+#include <chalkline/wording/wording.hpp>
+
+#include <QBuffer>
+#include <QImage>
+#include <chrono>
+
+namespace chalkline::cli {
+namespace {
+
+constexpr double blob = 1;  // mm round a place that must hold a bare and a burned dot
+
+struct Prepared {
+    raster::GreyImage light;  ///< what should come back
+    raster::Dots dots;
+};
+
+/// Two numbers of pixels: "900,700".
+std::optional<std::pair<int, int>> parse_dots(const std::string& text) {
+    int width = 0, height = 0;
+    char rest = 0;
+    if (std::sscanf(text.c_str(), "%d,%d%c", &width, &height, &rest) != 2 || width < 1 || height < 1) return {};
+    if (static_cast<double>(width) * height > planning::most_dots) return {};
+    return std::pair{width, height};
+}
+
+Prepared prepare(const raster::RgbImage& image, const ProofCommand& command, int width, int height) {
+    const double dot = command.width / width;
+    Prepared prepared;
+    if (command.plain) {
+        prepared.light = raster::resized(raster::to_plain_grey(image), width, height);
+    } else {
+        auto grey = raster::resized(raster::to_grey(image), width, height);
+        grey = raster::toned(std::move(grey), command.tone, dot);
+        prepared.light = raster::to_light(grey, {}, command.burns_light);
+    }
+    prepared.dots = raster::dither(prepared.light, command.dither);
+    return prepared;
+}
+
+/// One pixel a dot, burned dots black, with the resolution the dots have on the piece.
+Result<void> write_png(const raster::Dots& dots, double pitch, bool levels, const std::string& path) {
+    QImage image(dots.width, dots.height, levels ? QImage::Format_Grayscale8 : QImage::Format_Mono);
+    if (image.isNull()) return fail(chalkline::error::file_unwritable, {{"reason", "memory"}}, path);
+    if (!levels) image.setColorTable({qRgb(255, 255, 255), qRgb(0, 0, 0)});
+    for (int y = 0; y < dots.height; ++y) {
+        uchar* line = image.scanLine(y);
+        if (!levels) std::fill_n(line, image.bytesPerLine(), uchar{0});
+        for (int x = 0; x < dots.width; ++x) {
+            if (levels)
+                line[x] = static_cast<uchar>(255 - dots.row(y)[x]);
+            else if (dots.row(y)[x] > 0)
+                line[x / 8] |= static_cast<uchar>(0x80 >> (x % 8));
+        }
+    }
+    image.setDotsPerMeterX(static_cast<int>(std::lround(1000 / pitch)));
+    image.setDotsPerMeterY(static_cast<int>(std::lround(1000 / pitch)));
+    QByteArray bytes;
+    QBuffer buffer(&bytes);
+    buffer.open(QIODevice::WriteOnly);
+    image.save(&buffer, "PNG");
+    return replace_file(path, {bytes.constData(), static_cast<std::size_t>(bytes.size())});
+}
+
+double mean(const raster::GreyImage& light) {
+    double sum = 0;
+    for (const auto value : light.pixels)
+        sum += value;
+    return light.pixels.empty() ? 0 : sum / light.white / static_cast<double>(light.pixels.size());
+}
+
+}  // namespace
+
+int run_proof(const ProofCommand& command, const Surroundings& surroundings) {
+    const auto art = read_art(command.file, {}, surroundings);
+    if (!art) return report(art.error(), command.json);
+    if (art->pictures.empty())
+        return report({std::string(error::no_picture), {{"text", command.file}}, {}, 0}, command.json);
+    const raster::RgbImage& image = *art->pictures.front().image;
+    int width = static_cast<int>(std::lround(command.width / command.pitch));
+    int height = static_cast<int>(std::lround(command.width / command.pitch * image.height / image.width));
+    if (!command.dots.empty()) {
+        const auto dots = parse_dots(command.dots);
+        if (!dots) return report({std::string(error::bad_proof), {{"text", command.dots}}, {}, 0}, command.json);
+        std::tie(width, height) = *dots;
+    }
+    if (width < 1 || height < 1 || static_cast<double>(width) * height > planning::most_dots)
+        return report({std::string(error::bad_proof), {{"text", format_number(command.width, 3)}}, {}, 0},
+                      command.json);
+    const auto begun = std::chrono::steady_clock::now();
+    const Prepared prepared = prepare(image, command, width, height);
+    const std::chrono::duration<double, std::milli> took = std::chrono::steady_clock::now() - begun;
+    const auto found =
+        raster::statistics(prepared.dots, std::max(1, static_cast<int>(std::lround(blob / command.pitch))));
+    if (!command.output.empty()) {
+        const bool levels = command.dither.method == raster::DitherMethod::grey;
+        if (const auto written = write_png(prepared.dots, command.pitch, levels, command.output); !written)
+            return report(written.error(), command.json);
+    }
+    const Json told{{"dots", {width, height}},
+                    {"width_mm", number(width * command.pitch)},
+                    {"pitch_mm", number(command.pitch)},
+                    {"coverage", number(found.coverage)},
+                    {"solid", number(found.clogged)},
+                    {"bare", number(found.bald)},
+                    {"longest_run", found.longest_run},
+                    {"mean_in", number(mean(prepared.light))},
+                    {"mean_out", number(1 - found.coverage)},
+                    {"time_ms", number(took.count())}};
+    command.json ? print(told) : print_text(told.dump(2));
+    return done;
+}
+
+}  // namespace chalkline::cli
