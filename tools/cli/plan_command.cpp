@@ -153,6 +153,8 @@ int run_check(const PlanCommand& command, const Surroundings& surroundings) {
         if (const auto plan = planning::plan(job, *machine)) {
             machine::Encoder lines(plan->program, *machine);
             faults = planning::check_program(lines, planning::limits_of(job, *machine, plan->program));
+            const auto found = planning::check_plan(*plan);
+            checks.insert(checks.end(), found.begin(), found.end());
         }
     } else {
         faults = check_text(std::get<1>(input->content), *machine);

@@ -215,7 +215,9 @@ QString StepCard::summary() const {
     QStringList parts{QString::fromStdString(format_power(s.power)),
                       QString::fromStdString(format_speed(s.speed, SpeedUnit::mm_per_min))};
     if (s.passes > 1) parts << tr("%1 passes").arg(s.passes);
-    if (steps::burns_area(s.kind))
+    if (s.kind == steps::StepKind::picture)
+        parts << wording::name(s.picture.dots.method);
+    else if (s.kind == steps::StepKind::engrave)
         parts << tr("fill");
     else if (s.line.perforated())
         parts << tr("perforated");
