@@ -101,7 +101,9 @@ const QImage& ArtLayers::proof(const std::shared_ptr<const planning::Proof>& pro
     if (drawn.factor == factor && drawn.tone == tone) return drawn.image;
     const raster::Dots& dots = proof->dots;
     const int width = (dots.width + factor - 1) / factor, height = (dots.height + factor - 1) / factor;
-    drawn = {factor, tone, QImage(width, height, QImage::Format_ARGB32_Premultiplied)};
+    drawn.factor = factor;
+    drawn.tone = tone;
+    drawn.image = QImage(width, height, QImage::Format_ARGB32_Premultiplied);
     std::vector<int> sums(static_cast<std::size_t>(width));
     for (int y = 0; y < height; ++y) {
         std::fill(sums.begin(), sums.end(), 0);
@@ -117,6 +119,29 @@ const QImage& ArtLayers::proof(const std::shared_ptr<const planning::Proof>& pro
         }
     }
     return drawn.image;
+}
+
+const QImage& ArtLayers::areas(const std::shared_ptr<const planning::Proof>& proof, const theme::Roles& roles) {
+    DrawnProof& drawn = proofs_[proof];
+    if (!drawn.areas.isNull()) return drawn.areas;
+    const auto places = raster::areas(proof->dots, proof->blob_dots());
+    const int width = proof->dots.width, height = proof->dots.height;
+    drawn.areas = QImage((width + area_factor - 1) / area_factor, (height + area_factor - 1) / area_factor,
+                         QImage::Format_ARGB32_Premultiplied);
+    drawn.areas.fill(Qt::transparent);
+    constexpr int strength = 150;  // of 255
+    const auto veil = [](const QColor& c) { return qPremultiply(qRgba(c.red(), c.green(), c.blue(), strength)); };
+    const QRgb clogged = veil(roles.attention), bald = veil(roles.accent);
+    for (int y = 0; y < height; ++y) {
+        auto* line = reinterpret_cast<QRgb*>(drawn.areas.scanLine(y / area_factor));
+        for (int x = 0; x < width; ++x) {
+            const auto area =
+                places[static_cast<std::size_t>(y) * static_cast<std::size_t>(width) + static_cast<std::size_t>(x)];
+            if (area == raster::DotArea::clogged) line[x / area_factor] = clogged;
+            if (area == raster::DotArea::bald) line[x / area_factor] = bald;
+        }
+    }
+    return drawn.areas;
 }
 
 void ArtLayers::keep_only(const job::Job& job) {
@@ -182,14 +207,25 @@ void ArtPainter::draw_proof(QPainter& painter, const Camera& camera,
     int factor = 1;
     while (factor < 64 && proof->pitch * camera.scale * factor < 0.75)
         factor *= 2;
-    const QImage& image = layers_.proof(proof, factor, tone);
+    draw_over_proof(painter, camera, *proof, layers_.proof(proof, factor, tone), factor);
+}
+
+/// An image of a proof, `factor` dots a pixel, where the dots lie.
+void ArtPainter::draw_over_proof(QPainter& painter, const Camera& camera, const planning::Proof& proof,
+                                 const QImage& image, int factor) const {
     painter.save();
-    painter.setRenderHint(QPainter::SmoothPixmapTransform, proof->pitch * camera.scale < 3);
-    painter.setTransform(to_qt(proof->to_bed()) * camera.transform());
-    painter.translate(0, proof->dots.height);
+    painter.setRenderHint(QPainter::SmoothPixmapTransform, proof.pitch * camera.scale < 3);
+    painter.setTransform(to_qt(proof.to_bed()) * camera.transform());
+    painter.translate(0, proof.dots.height);
     painter.scale(factor, -factor);
     painter.drawImage(0, 0, image);
     painter.restore();
+}
+
+void ArtPainter::draw_areas(QPainter& painter, const Camera& camera) const {
+    for (const auto& proof : proofs_)
+        if (proof->dots.width > 0)
+            draw_over_proof(painter, camera, *proof, layers_.areas(proof, roles_), ArtLayers::area_factor);
 }
 
 void ArtPainter::draw_pictures(QPainter& painter, const Camera& camera, const Highlight& highlight) const {

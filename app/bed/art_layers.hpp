@@ -23,6 +23,10 @@ class ArtLayers {
     /// A proof in a tone, every pixel the mean of `factor` × `factor` dots: averaged, never sampled, so that it shows
     /// no pattern the burn will not have.
     const QImage& proof(const std::shared_ptr<const planning::Proof>& proof, int factor, const QColor& tone);
+    /// Where dots fail, every pixel the worst of 4 × 4 dots.
+    const QImage& areas(const std::shared_ptr<const planning::Proof>& proof, const theme::Roles& roles);
+    static constexpr int area_factor = 4;
+
     struct Layer {
         Ink ink;
         std::size_t shape;  ///< one of those in it: what burns that burns all of it
@@ -47,7 +51,7 @@ class ArtLayers {
     struct DrawnProof {
         int factor = 0;
         QColor tone;
-        QImage image;
+        QImage image{}, areas{};
     };
     std::map<std::shared_ptr<const planning::Proof>, DrawnProof> proofs_;
 };
@@ -73,6 +77,8 @@ class ArtPainter {
         : job_(job), machine_(machine), roles_(roles), layers_(layers), proofs_(std::move(proofs)) {}
 
     void draw(QPainter& painter, const Camera& camera, const Highlight& highlight) const;
+    /// Clogged areas of pictures in the colour of attention, bald ones in the accent's.
+    void draw_areas(QPainter& painter, const Camera& camera) const;
     /// Every path as a thin line with a dot where it starts and an arrow along it.
     void draw_bare(QPainter& painter, const Camera& camera) const;
     /// What is burned, hatched in the colour of danger; clip the painter first.
@@ -80,6 +86,8 @@ class ArtPainter {
 
  private:
     void draw_pictures(QPainter& painter, const Camera& camera, const Highlight& highlight) const;
+    void draw_over_proof(QPainter& painter, const Camera& camera, const planning::Proof& proof, const QImage& image,
+                         int factor) const;
     void draw_proof(QPainter& painter, const Camera& camera, const std::shared_ptr<const planning::Proof>& proof) const;
     template <class Draw>
     void for_each_layer(QPainter& painter, const Camera& camera, Draw draw) const;

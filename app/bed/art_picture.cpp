@@ -40,6 +40,7 @@ void paint_art(QPainter& painter, const Camera& camera, const QSizeF& view, cons
     const ArtPainter art(scene.job, scene.machine, scene.roles, layers, scene.proofs);
     if (scene.bare_paths) return art.draw_bare(painter, camera);
     art.draw(painter, camera, scene.highlight);
+    if (scene.mark_areas) art.draw_areas(painter, camera);
     paint_faults(painter, camera, view, scene, layers);
 }
 

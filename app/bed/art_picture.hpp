@@ -16,7 +16,8 @@ struct ArtScene {
     Highlight highlight;
     bool off_stock = false, off_bed = false;  ///< something lies there and is hatched
     bool bare_paths = false;
-    Proofs proofs{};  ///< of pictures; while there are none they are shown in greys
+    bool mark_areas = false;  ///< clogged and bald areas of pictures
+    Proofs proofs{};          ///< of pictures; while there are none they are shown in greys
 };
 
 /// Draws the scene with its faults. Usable on any thread that has the layers to itself.

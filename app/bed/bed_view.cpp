@@ -126,6 +126,11 @@ void BedView::hold_stock(bool on) {
     update();
 }
 
+void BedView::mark_areas(bool on) {
+    mark_areas_ = on;
+    scene_changed();
+}
+
 void BedView::show_bare_paths(bool bare) {
     bare_paths_ = bare;
     scene_changed();
@@ -358,10 +363,15 @@ void BedView::paintEvent(QPaintEvent*) {
 ArtScene BedView::scene() const {
     const Planned& planned = plans_.planned();
     const bool off_stock = document_.job().stock && planned.off_stock > 0;
-    return {document_.job(), machine_.profile(),
-            roles_,          highlight_,
-            off_stock,       planned.off_bed > 0,
-            bare_paths_,     planned.plan && !plans_.stale() ? planned.plan->proofs : Proofs()};
+    return {document_.job(),
+            machine_.profile(),
+            roles_,
+            highlight_,
+            off_stock,
+            planned.off_bed > 0,
+            bare_paths_,
+            mark_areas_,
+            planned.plan && !plans_.stale() ? planned.plan->proofs : Proofs()};
 }
 
 /// The scene changed: large art is drawn anew in the background.

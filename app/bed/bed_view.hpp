@@ -47,6 +47,9 @@ class BedView : public QWidget {
     /// Every path as a thin line with its start and direction.
     void show_bare_paths(bool bare);
     bool bare_paths() const { return bare_paths_; }
+    /// Areas of pictures where every dot burns, or none.
+    void mark_areas(bool on);
+    bool areas_marked() const { return mark_areas_; }
     void stop_picking();
     const Camera& camera() const { return camera_; }
     /// What is shown is drawn for this view; large art lags behind for a moment.
@@ -107,7 +110,7 @@ class BedView : public QWidget {
     std::vector<geometry::Point> stroke_;
     std::optional<geometry::Point> pointed_;
     bool stroke_seen_ = false;
-    bool bare_paths_ = false;
+    bool bare_paths_ = false, mark_areas_ = false;
     bool space_held_ = false;
     QPointF grip_from_;
 };

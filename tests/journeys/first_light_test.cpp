@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The whole way as a maker goes it: a real window, real mouse and keys, a real pseudo-terminal, a burned piece.
+#include "support/dose.hpp"
 #include "support/simulator_process.hpp"
 #include "support/window_driver.hpp"
 
@@ -14,6 +15,7 @@
 
 using namespace chalkline;
 using namespace chalkline::app;
+using test::Dose;
 using test::SimulatorProcess;
 using test::wait_for;
 using test::WindowDriver;
@@ -21,37 +23,6 @@ using test::WindowDriver;
 namespace {
 
 const QString plate = CHALKLINE_SAMPLES "/plate.svg";
-
-/// The dose map a simulated machine wrote.
-struct Dose {
-    std::int32_t columns = 0, rows = 0;
-    float per_mm = 0;
-    std::vector<float> cells;
-    explicit Dose(const std::string& path) {
-        std::ifstream in(path, std::ios::binary);
-        char magic[8];
-        in.read(magic, 8);
-        REQUIRE(std::string(magic, 8) == "CKDOSE1\n");
-        in.read(reinterpret_cast<char*>(&columns), 4)
-            .read(reinterpret_cast<char*>(&rows), 4)
-            .read(reinterpret_cast<char*>(&per_mm), 4);
-        cells.resize(static_cast<std::size_t>(columns) * static_cast<std::size_t>(rows));
-        in.read(reinterpret_cast<char*>(cells.data()), static_cast<std::streamsize>(cells.size() * sizeof(float)));
-        REQUIRE(in);
-    }
-    float at(double x, double y) const {
-        return cells[static_cast<std::size_t>(y * per_mm) * static_cast<std::size_t>(columns) +
-                     static_cast<std::size_t>(x * per_mm)];
-    }
-    /// Strongest dose within a tenth of a millimetre.
-    float near(double x, double y) const {
-        float most = 0;
-        for (const double dx : {-0.1, 0.0, 0.1})
-            for (const double dy : {-0.1, 0.0, 0.1})
-                most = std::max(most, at(x + dx, y + dy));
-        return most;
-    }
-};
 
 /// Connects by the rail, as a maker types a port.
 void connect_by_rail(WindowDriver& driver, const std::string& port) {

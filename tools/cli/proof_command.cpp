@@ -16,8 +16,6 @@
 namespace chalkline::cli {
 namespace {
 
-constexpr double blob = 1;  // mm round a place that must hold a bare and a burned dot
-
 struct Prepared {
     raster::GreyImage light;  ///< what should come back
     raster::Dots dots;
@@ -99,7 +97,7 @@ int run_proof(const ProofCommand& command, const Surroundings& surroundings) {
     const Prepared prepared = prepare(image, command, width, height);
     const std::chrono::duration<double, std::milli> took = std::chrono::steady_clock::now() - begun;
     const auto found =
-        raster::statistics(prepared.dots, std::max(1, static_cast<int>(std::lround(blob / command.pitch))));
+        raster::statistics(prepared.dots, std::max(1, static_cast<int>(std::lround(planning::blob / command.pitch))));
     if (!command.output.empty()) {
         const bool levels = command.dither.method == raster::DitherMethod::grey;
         if (const auto written = write_png(prepared.dots, command.pitch, levels, command.output); !written)

@@ -63,7 +63,13 @@ void StepCard::build_fields() {
     odd_ = make_label({}, Tone::attention, fields_);
     grid->addWidget(odd_, 3, 0, 1, 4);
     dose_ = make_label({}, Tone::quiet, fields_);
-    grid->addWidget(dose_, 4, 0, 1, 4);
+    dots_ = make_label({}, Tone::quiet, fields_);
+    dots_->hide();
+    auto* facts = new QVBoxLayout;
+    facts->setSpacing(2);
+    facts->addWidget(dose_);
+    facts->addWidget(dots_);
+    grid->addLayout(facts, 4, 0, 1, 4);
     grid->addWidget(air_, 5, 0, 1, 2);
     on_ = new QCheckBox(tr("Burn this step"), fields_);
     grid->addWidget(on_, 5, 2, 1, 2);
@@ -183,6 +189,11 @@ void StepCard::show_step(const job::Step& step, int number) {
 void StepCard::show_time(std::optional<Duration> time) {
     time_ = time ? wording::duration(*time) : QString();
     update();
+}
+
+void StepCard::show_dots(const QString& dots) {
+    dots_->setText(dots);
+    dots_->setVisible(!dots.isEmpty());
 }
 
 void StepCard::show_warning(const QString& warning) {

@@ -23,6 +23,8 @@ class StepCard : public QWidget {
     const job::Step& step() const { return step_; }
     void show_step(const job::Step& step, int number);
     void show_time(std::optional<Duration> time);
+    /// How its pictures come out as dots; empty: it burns none.
+    void show_dots(const QString& dots);
     /// What is wrong with it, or keeps it from its speed; empty: nothing.
     void show_warning(const QString& warning);
     void open(bool opened);
@@ -73,7 +75,7 @@ class StepCard : public QWidget {
     QPoint pressed_;
     QWidget* fields_ = nullptr;
     DosePad* pad_ = nullptr;
-    QLabel *dose_ = nullptr, *warning_ = nullptr, *odd_ = nullptr;
+    QLabel *dose_ = nullptr, *warning_ = nullptr, *odd_ = nullptr, *dots_ = nullptr;
     ValueField *power_ = nullptr, *speed_ = nullptr, *passes_ = nullptr, *pitch_ = nullptr;
     QCheckBox *air_ = nullptr, *on_ = nullptr;
     QLineEdit* note_ = nullptr;

@@ -154,6 +154,13 @@ void StepDetails::build_dots() {
     lowest->addStretch(1);
     show_when(lowest->parentWidget(),
               [](const StepSettings& s) { return s.picture.dots.method == raster::DitherMethod::grey; });
+    auto* marks = add_row(dots_);
+    auto* tick = new QCheckBox(tr("Mark clogged and bald areas"), this);
+    tick->setToolTip(tr("Clogged: every dot burns. Bald: none does."));
+    tick->setChecked(context_.bed.areas_marked());
+    connect(tick, &QCheckBox::clicked, &context_.bed, &BedView::mark_areas);
+    marks->addWidget(tick);
+    marks->addStretch(1);
 }
 
 void StepDetails::build_fill(steps::StepKind kind) {

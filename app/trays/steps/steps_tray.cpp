@@ -27,6 +27,21 @@ QString slower_than_asked(const planning::StepReport& report, const job::Step& s
         .arg(wording::reason(report.limit));
 }
 
+/// How a step's pictures come out as dots; empty when it burns none.
+QString dots_of(const planning::Plan& plan, job::Id step) {
+    QStringList parts;
+    for (const auto& proof : plan.proofs) {
+        if (proof->step != step) continue;
+        const auto& s = proof->statistics;
+        const auto percent = [](double share) { return QString::fromStdString(format_number(share * 100, 1)); };
+        parts << StepsTray::tr("%1 × %2 dots · clogged %3 % · bald %4 %")
+                     .arg(proof->dots.width)
+                     .arg(proof->dots.height)
+                     .arg(percent(s.clogged), percent(s.bald));
+    }
+    return parts.join("\n");
+}
+
 }  // namespace
 
 StepsTray::StepsTray(const TrayContext& context, QWidget* parent) : QWidget(parent), context_(context) {
@@ -171,6 +186,7 @@ void StepsTray::show_times() {
         for (const planning::Check& check : planned.checks)
             if (check.step == card->id() && check.code != planning::check::cut_before_engrave)
                 warnings << wording::describe(check).what;
+        card->show_dots(planned.plan ? dots_of(*planned.plan, card->id()) : QString());
         warnings.removeAll(QString());
         card->show_time(time);
         card->show_warning(warnings.join(". "));

@@ -49,6 +49,10 @@ Transform Proof::to_bed() const {
     return Transform::turn(angle) * Transform::move(left, bottom) * Transform::scale(pitch, pitch);
 }
 
+int Proof::blob_dots() const {
+    return std::max(1, static_cast<int>(std::lround(blob / pitch)));
+}
+
 Box Proof::box() const {
     Box box;
     const double width = dots.width, height = dots.height;
@@ -80,6 +84,7 @@ Proof proof_of(const job::Motif& motif, std::size_t picture, const job::Step& st
     const auto light = raster::to_light(grey, settings.picture.response, settings.picture.burns_light);
     proof.dots = raster::dither(light, settings.picture.dots);
     if (!lies_straight(map)) clear_outside(proof.dots, map, image);
+    proof.statistics = raster::statistics(proof.dots, proof.blob_dots());
     return proof;
 }
 

@@ -2,6 +2,7 @@
 #pragma once
 #include <chalkline/job/job.hpp>
 #include <chalkline/raster/grey.hpp>
+#include <chalkline/raster/statistics.hpp>
 
 namespace chalkline::planning {
 
@@ -14,6 +15,10 @@ struct Proof {
     double left = 0, bottom = 0;  ///< of the dots' frame, level mm
     double pitch = 0.1;           ///< mm from dot to dot and line to line
 
+    raster::DotStatistics statistics{};  ///< within `blob` of every place
+
+    /// Dots in every direction that should hold a bare and a burned one.
+    int blob_dots() const;
     /// Height of a row's middle in the level frame; row 0 is the topmost.
     double row_middle(int row) const { return bottom + (dots.height - row - 0.5) * pitch; }
     /// From dots (right and up from the lower left corner) to the bed.
@@ -21,6 +26,9 @@ struct Proof {
     /// What of the bed holds dots.
     geometry::Box box() const;
 };
+
+/// Areas this far across without a bare dot are clogged, without a burned one bald, mm.
+inline constexpr double blob = 0.5;
 
 /// Most dots of one picture.
 inline constexpr double most_dots = 400e6;
