@@ -363,15 +363,9 @@ void BedView::paintEvent(QPaintEvent*) {
 ArtScene BedView::scene() const {
     const Planned& planned = plans_.planned();
     const bool off_stock = document_.job().stock && planned.off_stock > 0;
-    return {document_.job(),
-            machine_.profile(),
-            roles_,
-            highlight_,
-            off_stock,
-            planned.off_bed > 0,
-            bare_paths_,
-            mark_areas_,
-            planned.plan && !plans_.stale() ? planned.plan->proofs : Proofs()};
+    return {document_.job(), machine_.profile(), roles_,
+            highlight_,      off_stock,          planned.off_bed > 0,
+            bare_paths_,     mark_areas_,        planned.plan && !plans_.stale() ? planned.plan->proofs : Proofs()};
 }
 
 /// The scene changed: large art is drawn anew in the background.

@@ -10,6 +10,7 @@
 #include "trays/rehearse_tray.hpp"
 #include "trays/stock_tray.hpp"
 #include "widgets/sheet.hpp"
+#include "widgets/tray_page.hpp"
 
 #include <QApplication>
 #include <QBuffer>
@@ -151,26 +152,12 @@ void MainWindow::build() {
 
     const TrayContext context{
         document_, plans_, machine_, desk_, *bed_, placing_, art_, inbox_, recipes_, *options_.surroundings, roles_};
-    const auto add_tray = [this](QWidget* tray) {
-        auto* page = new QWidget;
-        page->setObjectName("trayPage");
-        auto* inside = new QVBoxLayout(page);
-        inside->setContentsMargins(16, 14, 16, 14);
-        inside->addWidget(tray);
-        auto* scroll = new QScrollArea;
-        scroll->setObjectName("trayScroll");
-        scroll->setWidget(page);
-        scroll->setWidgetResizable(true);
-        scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-        scroll->setFocusPolicy(Qt::NoFocus);
-        trays_->addWidget(scroll);
-    };
     auto* art = new ArtTray(context);
     steps_tray_ = new StepsTray(context);
     auto* burn = new BurnTray(context);
     for (QWidget* tray : std::initializer_list<QWidget*>{art, steps_tray_, new StockTray(context),
                                                          new RehearseTray(context), new FrameTray(context), burn})
-        add_tray(tray);
+        trays_->addWidget(make_tray_page(tray));
 
     auto* middle = new QHBoxLayout;
     middle->setSpacing(0);

@@ -227,6 +227,7 @@ void RecipePanel::add_actions() {
 /// A smaller copy of the photograph is kept with the recipes, so that it stays when the original goes.
 void RecipePanel::add_photo() {
     auto* dialog = new QFileDialog(window(), tr("Photograph of the piece"));
+    dialog->setObjectName("recipePhoto");
     dialog->setAttribute(Qt::WA_DeleteOnClose);
     dialog->setWindowModality(Qt::NonModal);
     dialog->setNameFilter(tr("Pictures (*.png *.jpg *.jpeg *.webp *.bmp)"));

@@ -2,8 +2,8 @@
 #include "recipes/recipes_view.hpp"
 
 #include "recipes/wall_chart.hpp"
-#include "widgets/flow_layout.hpp"
 #include "widgets/sheet.hpp"
+#include "widgets/tray_page.hpp"
 
 #include <chalkline/base/file.hpp>
 #include <chalkline/recipes/exchange.hpp>
@@ -12,6 +12,7 @@
 #include <QFormLayout>
 #include <QHBoxLayout>
 #include <QVBoxLayout>
+#include <algorithm>
 
 namespace chalkline::app {
 namespace {
@@ -23,21 +24,6 @@ QPushButton* make_chip(QWidget* parent) {
     chip->setProperty("look", "chip");
     chip->setCheckable(true);
     return chip;
-}
-
-QScrollArea* scrolled(QWidget* inside) {
-    auto* page = new QWidget;
-    page->setObjectName("trayPage");
-    auto* layout = new QVBoxLayout(page);
-    layout->setContentsMargins(16, 14, 16, 14);
-    layout->addWidget(inside);
-    auto* scroll = new QScrollArea;
-    scroll->setObjectName("trayScroll");
-    scroll->setWidget(page);
-    scroll->setWidgetResizable(true);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFocusPolicy(Qt::NoFocus);
-    return scroll;
 }
 
 QLineEdit* add_word_field(Sheet* sheet, const QString& name) {
@@ -127,8 +113,8 @@ QWidget* RecipesView::make_side() {
     editor_ = new RecipeEditor(desk_, roles_, nullptr);
     side_ = new QStackedWidget(this);
     side_->setFixedWidth(side_width);
-    side_->addWidget(scrolled(panel_));
-    side_->addWidget(scrolled(editor_));
+    side_->addWidget(make_tray_page(panel_));
+    side_->addWidget(make_tray_page(editor_));
     connect(panel_, &RecipePanel::edit_wanted, this, &RecipesView::edit);
     connect(panel_, &RecipePanel::copy_wanted, this, &RecipesView::open_copy_sheet);
     connect(panel_, &RecipePanel::lock_wanted, this, &RecipesView::open_lock_sheet);
@@ -167,7 +153,14 @@ void RecipesView::show_shelf() {
     none_->setVisible(found.empty());
     none_->setText(desk_.all()->empty() ? tr("No recipes yet. Keep one from a step, or import some.")
                                         : tr("No recipe has all of these words."));
-    shelf_->show_recipes(recipes::groups_of(found), desk_.care());
+    auto groups = recipes::groups_of(found);
+    // What fits the job's piece comes first, the nearest before the others.
+    if (stock)
+        std::stable_sort(groups.begin(), groups.end(), [&](const auto& a, const auto& b) {
+            const auto wish = desk_.wish_for(*stock, {});
+            return recipes::fit(a.recipes.front(), wish) < recipes::fit(b.recipes.front(), wish);
+        });
+    shelf_->show_recipes(std::move(groups), desk_.care());
     show_chosen();
 }
 

@@ -142,9 +142,9 @@ TEST_CASE("a page is registered on the bed or on the turned stock") {
     driver->document().replace(job, {});
     driver.drop({write(folder, "page.svg", svg("<rect x='10' y='10' width='20' height='20'/>"))});
     const auto put_on = [&](const QString& what) {
-        auto* button = named<QPushButton>(driver, "Put the page's corner on the " + what);
-        REQUIRE(button);
-        QTest::mouseClick(button, Qt::LeftButton);
+        const auto button = [&] { return named<QPushButton>(driver, "Put the page's corner on the " + what); };
+        REQUIRE(wait_for([&] { return button() != nullptr; }));
+        QTest::mouseClick(button(), Qt::LeftButton);
     };
     put_on("bed");
     CHECK(job_box(driver).left == Approx(10));
@@ -159,8 +159,8 @@ TEST_CASE("a drawing scale typed in the tray is taken as it is written, with the
     const QTemporaryDir folder;
     driver.drop({write(folder, "plan.svg", svg("<rect x='10' y='10' width='80' height='20'/>"))});
     const auto centre = job_box(driver).centre();
+    REQUIRE(wait_for([&] { return named<QLineEdit>(driver, "Drawing scale") != nullptr; }));
     auto* field = named<QLineEdit>(driver, "Drawing scale");
-    REQUIRE(field);
     field->setFocus();
     field->selectAll();
     QTest::keyClicks(field, "1:4");

@@ -13,6 +13,8 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QFileDialog>
+#include <QImage>
+#include <QLabel>
 #include <QListWidget>
 #include <QTemporaryDir>
 
@@ -231,7 +233,7 @@ TEST_CASE("recipes are browsed by keys, searched, used, edited and removed") {
     REQUIRE(shelf);
     shelf->setFocus();
     shop.key(Qt::Key_Home);
-    CHECK(shop->visible_text().contains("Acrylic, black 3 mm"));
+    CHECK(shop->visible_text().contains("Birch ply 4 mm"));
     REQUIRE(shop->type("Find recipes", "birch engrave"));
     shelf->setFocus();
     shop.key(Qt::Key_Down);
@@ -258,6 +260,46 @@ TEST_CASE("recipes are browsed by keys, searched, used, edited and removed") {
     CHECK(shop.desk().find(id)->settings.power == Power::percent(70));
     REQUIRE(shop->type("Find recipes", "unobtainium"));
     CHECK(shop->visible_text().contains("No recipe has all of these words"));
+}
+
+TEST_CASE("a photograph is kept with its recipe, smaller and turned upright") {
+    Workshop shop;
+    QImage image(2400, 1200, QImage::Format_RGB32);
+    image.fill(QColor(200, 150, 90));
+    const QString file = shop.folder.filePath("burned.jpg");
+    REQUIRE(image.save(file));
+    shop.driver->choose_view(View::recipes);
+    QTest::qWait(20);
+    const auto id = shop.desk().all()->front().id;
+    shop.shown<RecipeShelf>()->choose(id);
+    QTest::qWait(20);
+    const auto photograph = [&](const QString& chosen) {
+        REQUIRE(shop.click("Photo…"));
+        auto* dialog = shop.driver.window().findChild<QFileDialog*>("recipePhoto");
+        REQUIRE(dialog);
+        Q_EMIT dialog->fileSelected(chosen);
+        dialog->close();
+        QTest::qWait(20);
+    };
+    photograph(plate_job);
+    CHECK(shop->visible_text().contains("The photograph cannot be kept"));
+    photograph(file);
+    CHECK_FALSE(shop.desk().find(id)->photo.empty());
+    bool seen = false;
+    for (auto* label : shop.driver.window().findChildren<QLabel*>())
+        seen = seen || (label->isVisible() && label->accessibleName() == "Photograph" && !label->pixmap().isNull());
+    CHECK(seen);
+}
+
+TEST_CASE("the piece's own material comes first on the shelf") {
+    Workshop shop;
+    shop.driver->choose_view(View::recipes);
+    QTest::qWait(20);
+    auto* shelf = shop.shown<RecipeShelf>();
+    shelf->setFocus();
+    shop.key(Qt::Key_Home);
+    REQUIRE(shop.desk().find(shelf->chosen()));
+    CHECK(shop.desk().find(shelf->chosen())->material == "Birch ply");
 }
 
 TEST_CASE("five hundred recipes are browsed without a wait") {
