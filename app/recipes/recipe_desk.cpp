@@ -134,7 +134,10 @@ std::vector<Recipe> RecipeDesk::fitting(const job::Job& job, steps::StepKind kin
 }
 
 bool RecipeDesk::bring(const State& from, State& to) {
-    if (!store_) return false;
+    if (!store_) {
+        say_how_it_opened();
+        return false;
+    }
     const Recipe* standing = from ? find(from->id) : nullptr;
     if (from && !standing) return well(Result<void>(fail(recipes::error::changed_elsewhere)));
     if (!to) return well(store_->remove(*standing, now()));

@@ -12,6 +12,7 @@
 
 #include <QCheckBox>
 #include <QComboBox>
+#include <QFile>
 #include <QFileDialog>
 #include <QImage>
 #include <QLabel>
@@ -372,6 +373,24 @@ TEST_CASE("a second Chalkline's recipes show here, and its changes are not writt
     theirs.note = "again";
     REQUIRE(other.put(theirs, "2026-11-23T10:00:01"));
     CHECK(wait_for([&] { return shop.desk().all()->front().note == "again"; }, 6000));
+}
+
+TEST_CASE("recipes of a newer Chalkline are said, left alone, and the job can be worked on without them") {
+    const QTemporaryDir folder;
+    const QString file = folder.filePath("recipes.db");
+    REQUIRE(recipes::Store::open(file.toStdString(), "2026-11-23"));
+    std::string bytes = read_file(file.toStdString()).value();
+    bytes[63] = 9;  // user_version
+    REQUIRE(replace_file(file.toStdString(), bytes));
+    QFile::remove(file + "-wal");
+    WindowDriver driver("max", file);
+    CHECK(driver.visible_text().contains("kept by a newer Chalkline"));
+    driver.drop({plate_job});
+    CHECK(driver.wait_planned());
+    CHECK(driver->recipes().all()->empty());
+    CHECK_FALSE(driver->recipes().keep("Keep", recipes::Recipe{.machine = driver->recipes().machine()}));
+    CHECK(driver->recipes().routines().empty());
+    CHECK(read_file(file.toStdString()).value() == bytes);
 }
 
 TEST_CASE("the keeper's rules hold: a locked recipe stays, and the ceiling keeps Burn shut") {
