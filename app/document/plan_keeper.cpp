@@ -14,9 +14,10 @@ Planned work_out(const job::Job& job, const planning::CheckGround& ground, const
     const machine::MachineProfile& machine = ground.machine;
     Planned planned;
     planned.checks = planning::check_job(job, ground);
-    planned.burned = planning::burned_bounds(job);
-    planned.off_bed = planning::overhang(job, geometry::outline(machine.bed()));
-    if (job.stock) planned.off_stock = planning::overhang(job, job.stock->outline());
+    const planning::Lying lying = planning::lying_of(job, machine);
+    planned.burned = lying.burned;
+    planned.off_bed = lying.off_bed;
+    planned.off_stock = lying.off_stock;
     auto plan = planning::plan(job, machine, only, watch);
     if (!plan) {
         planned.error = plan.error();

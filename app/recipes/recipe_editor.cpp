@@ -62,16 +62,7 @@ void RecipeEditor::build() {
         keep_from_wheel(box);
     source_ = new QLineEdit(this);
     source_->setPlaceholderText(tr("which card, chart or job"));
-    watts_ = new ValueField(
-        tr("Watts of the chart"),
-        [](const QString& text) -> Result<double> {
-            QString plain = text;
-            bool number = false;
-            const double value = plain.remove('W').replace(',', '.').trimmed().toDouble(&number);
-            if (!number || value < 0) return fail(error::not_a_number, {{"text", text.toStdString()}});
-            return value;
-        },
-        [](double v) { return QString::fromStdString(format_number(v, 2)) + " W"; }, this);
+    watts_ = make_number_field(tr("Watts of the chart"), "W", 2, 0, this);
     date_ = new QLineEdit(this);
     date_->setPlaceholderText(tr("2026-11-23"));
     preparation_ = new QLineEdit(this);

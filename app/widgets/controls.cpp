@@ -188,17 +188,23 @@ ValueField* make_speed_field(const QString& name, Speed fastest, QWidget* parent
     return field;
 }
 
-ValueField* make_seconds_field(const QString& name, QWidget* parent) {
-    const auto read = [](const QString& text) -> Result<double> {
+ValueField* make_number_field(const QString& name, const QString& unit, int decimals, double least, QWidget* parent) {
+    const auto read = [unit, least](const QString& text) -> Result<double> {
         QString plain = text.trimmed();
-        if (plain.endsWith('s')) plain.chop(1);
+        if (!unit.isEmpty() && plain.endsWith(unit)) plain.chop(unit.size());
         bool number = false;
-        const double value = plain.replace(',', '.').trimmed().toDouble(&number);
-        if (!number || value < 0) return fail(chalkline::error::not_a_number, {{"text", text.toStdString()}});
+        const double value = plain.replace(',', '.').replace(QChar(0x2212), '-').trimmed().toDouble(&number);
+        if (!number || value < least) return fail(chalkline::error::not_a_number, {{"text", text.toStdString()}});
         return value;
     };
-    return new ValueField(
-        name, read, [](double v) { return QString::fromStdString(format_number(v, 1)) + " s"; }, parent);
+    const auto written = [unit, decimals](double v) {
+        return QString::fromStdString(format_number(v, decimals)) + (unit.isEmpty() ? QString() : " " + unit);
+    };
+    return new ValueField(name, read, written, parent);
+}
+
+ValueField* make_seconds_field(const QString& name, QWidget* parent) {
+    return make_number_field(name, "s", 1, 0, parent);
 }
 
 ValueField* make_power_field(const QString& name, QWidget* parent) {

@@ -58,6 +58,8 @@ ValueField* make_length_field(const QString& name, QWidget* parent);  ///< mm
 ValueField* make_angle_field(const QString& name, QWidget* parent);   ///< degrees
 /// mm/min; per cent are read as a share of `fastest`.
 ValueField* make_speed_field(const QString& name, Speed fastest, QWidget* parent);
+/// A number of at least `least`, with its unit where it has one.
+ValueField* make_number_field(const QString& name, const QString& unit, int decimals, double least, QWidget* parent);
 ValueField* make_seconds_field(const QString& name, QWidget* parent);
 ValueField* make_power_field(const QString& name, QWidget* parent);  ///< %
 ValueField* make_count_field(const QString& name, QWidget* parent);

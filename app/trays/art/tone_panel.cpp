@@ -14,17 +14,6 @@ namespace {
 constexpr int tone_drag = 3'000'000;  // drags of a picture's tone are merged under this and the motif's number
 constexpr double slider_steps = 100;  // for each 1 of the value
 
-ValueField* make_plain_field(const QString& name, QWidget* parent) {
-    const auto read = [](const QString& text) -> Result<double> {
-        bool number = false;
-        const double value = QString(text).replace(',', '.').replace(QChar(0x2212), '-').trimmed().toDouble(&number);
-        if (!number) return fail(chalkline::error::not_a_number, {{"text", text.toStdString()}});
-        return value;
-    };
-    return new ValueField(
-        name, read, [](double v) { return QString::fromStdString(format_number(v, 2)); }, parent);
-}
-
 }  // namespace
 
 TonePanel::TonePanel(job::Id motif, const TrayContext& context, QWidget* parent)
@@ -60,7 +49,7 @@ void TonePanel::add_row(QGridLayout* grid, const QString& name, double least, do
     slider->setAccessibleName(tr("%1, slider").arg(name));
     slider->setSingleStep(static_cast<int>(std::max(1.0, (most - least) * slider_steps / 100)));
     keep_from_wheel(slider);
-    auto* field = make_plain_field(name, this);
+    auto* field = make_number_field(name, {}, 2, -1e9, this);
     field->setFixedWidth(64);
     grid->addWidget(make_label(name, app::Tone::quiet, this), row, 0);
     grid->addWidget(slider, row, 1);

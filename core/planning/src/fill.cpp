@@ -75,7 +75,7 @@ class FillPlanner {
           bed_(machine.bed()),
           to_bed_(Transform::turn(angle)),
           axis_(limits_along(to_bed_.direction({1, 0}), machine)),
-          run_up_(fill.run_up ? fill.run_up->mm() : run_up_length(speed, axis_.acceleration) * 1.05 + 0.1) {}
+          run_up_(run_up_of(fill, speed, axis_)) {}
 
     Transform to_level() const { return to_bed_.inverse(); }
 
@@ -236,6 +236,10 @@ std::vector<FillShape> turned(const std::vector<FillShape>& shapes, const Transf
 }
 
 }  // namespace
+
+double run_up_of(const FillSettings& fill, double speed, const AxisLimits& axis) {
+    return fill.run_up ? fill.run_up->mm() : run_up_length(speed, axis.acceleration) * 1.05 + 0.1;
+}
 
 std::vector<SweepLine> fill_lines(const std::vector<FillShape>& shapes, const steps::StepSettings& settings,
                                   const machine::MachineProfile& machine, Point from, const Watch& watch) {

@@ -4,12 +4,17 @@
 #include <chalkline/geometry/region.hpp>
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/planning/proof.hpp>
+#include <chalkline/planning/time_model.hpp>
 #include <chalkline/steps/step_settings.hpp>
 
 #include <memory>
 #include <vector>
 
 namespace chalkline::planning {
+
+/// Length of the run-up before and after a scan line, mm: as set, or what the speed needs on the axis and a little
+/// more.
+double run_up_of(const steps::FillSettings& fill, double speed, const AxisLimits& axis);
 
 /// An area to fill and the motif it comes from.
 struct FillShape {

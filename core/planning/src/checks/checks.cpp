@@ -76,6 +76,13 @@ std::optional<geometry::Polyline> binding_stock(const job::Job& job) {
     return job.stock->outline();
 }
 
+Lying lying_of(const job::Job& job, const machine::MachineProfile& machine) {
+    const auto lines = burned_lines(job);
+    Lying lying{bounds(lines), worst_overhang(lines, geometry::outline(machine.bed())).by, 0};
+    if (job.stock) lying.off_stock = worst_overhang(lines, job.stock->outline()).by;
+    return lying;
+}
+
 double overhang(const job::Job& job, const geometry::Polyline& outline) {
     return worst_overhang(burned_lines(job), outline).by;
 }

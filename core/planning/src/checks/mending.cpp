@@ -91,7 +91,7 @@ Result<job::Job> with_run_up(const Examined& examined, const Check& check) {
     const auto step =
         std::find_if(job.steps.begin(), job.steps.end(), [&](const auto& s) { return s.id == check.step; });
     if (step == job.steps.end()) return no_way();
-    const Point run_up = run_up_of(step->settings, examined.ground.machine);
+    const Point run_up = run_up_way(step->settings, examined.ground.machine);
     Box box;
     for (const BurnedLine& burned : examined.lines)
         for (const Point p : burned.line.points) {
@@ -132,7 +132,7 @@ Result<job::Job> without_doubles(const Examined& examined, const Check&) {
         return motif;
     };
     job::Ids gone, unclean;
-    for (const auto& [first, second] : doubled_shapes(job)) {
+    for (const auto& [first, second] : doubled_shapes(examined)) {
         const std::size_t a = motif_of(first), b = motif_of(second);
         auto& list = a == b ? unclean : gone;
         const job::Id id = job.motifs[b].id;
@@ -157,7 +157,8 @@ Result<job::Job> without_doubles(const Examined& examined, const Check&) {
         if (std::any_of(job.motifs.begin(), job.motifs.end(), twin))
             if (auto without = job::remove(job, {id})) job = std::move(*without);
     }
-    return doubled_shapes(job).empty() ? Result<job::Job>(job) : no_way();
+    const bool mended = doubled_shapes({job, examined.ground, burned_lines(job)}).empty();
+    return mended ? Result<job::Job>(job) : no_way();
 }
 
 Result<job::Job> within_limits(const Examined& examined, const Check& check) {

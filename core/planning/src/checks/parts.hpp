@@ -27,10 +27,10 @@ struct LooseInner {
 std::optional<LooseInner> loose_inner(const Examined& examined);
 
 /// Where each doubled shape stands: number of the first and of the one that repeats it.
-std::vector<std::pair<std::size_t, std::size_t>> doubled_shapes(const job::Job& job);
+std::vector<std::pair<std::size_t, std::size_t>> doubled_shapes(const Examined& examined);
 
 /// Direction and length of a fill's run-up.
-geometry::Point run_up_of(const steps::StepSettings& settings, const machine::MachineProfile& machine);
+geometry::Point run_up_way(const steps::StepSettings& settings, const machine::MachineProfile& machine);
 /// How far the run-up of any fill would leave the bed, mm, and where.
 Overhang missing_run_up(const Examined& examined, std::size_t step);
 

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "fill.hpp"
 #include "parts.hpp"
 
 #include <chalkline/base/units_text.hpp>
-#include <chalkline/planning/time_model.hpp>
 #include <chalkline/recipes/materials.hpp>
 
 #include <numbers>
@@ -52,18 +52,16 @@ void check_stock(const Examined& examined, std::vector<Check>& found) {
 
 }  // namespace
 
-Point run_up_of(const steps::StepSettings& settings, const machine::MachineProfile& machine) {
+Point run_up_way(const steps::StepSettings& settings, const machine::MachineProfile& machine) {
     const double angle = settings.fill.angle * std::numbers::pi / 180;
     const Point along{std::cos(angle), std::sin(angle)};
-    const double length = settings.fill.run_up
-                              ? settings.fill.run_up->mm()
-                              : run_up_length(settings.speed.mm_per_min(), limits_along(along, machine).acceleration);
+    const double length = run_up_of(settings.fill, settings.speed.mm_per_min(), limits_along(along, machine));
     return along * length;
 }
 
 Overhang missing_run_up(const Examined& examined, std::size_t step) {
     const auto& settings = examined.job.steps[step].settings;
-    const Point run_up = run_up_of(settings, examined.ground.machine);
+    const Point run_up = run_up_way(settings, examined.ground.machine);
     const geometry::Box bed = examined.ground.machine.bed();
     Overhang worst;
     for (const BurnedLine& burned : examined.lines) {

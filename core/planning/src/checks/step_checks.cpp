@@ -46,8 +46,8 @@ bool same_line(const BurnedLine& a, const BurnedLine& b) {
 
 }  // namespace
 
-std::vector<std::pair<std::size_t, std::size_t>> doubled_shapes(const job::Job& job) {
-    const auto lines = burned_lines(job);
+std::vector<std::pair<std::size_t, std::size_t>> doubled_shapes(const Examined& examined) {
+    const auto& [job, ground, lines] = examined;
     std::unordered_multimap<std::size_t, const BurnedLine*> seen;
     std::vector<std::pair<std::size_t, std::size_t>> doubled;
     for (const BurnedLine& burned : lines) {
@@ -91,7 +91,7 @@ void check_steps(const Examined& examined, std::vector<Check>& found) {
     for (const job::RoutedInk& ink : job::routed_inks(job))
         if (ink.steps.empty() && !ink.left_out)
             found.push_back({std::string(check::ink_without_step), Severity::warning, {{"ink", to_text(ink.ink.rgb)}}});
-    if (const auto doubled = doubled_shapes(job); !doubled.empty())
+    if (const auto doubled = doubled_shapes(examined); !doubled.empty())
         found.push_back(
             {std::string(check::drawn_twice), Severity::warning, {{"count", std::to_string(doubled.size())}}});
 }

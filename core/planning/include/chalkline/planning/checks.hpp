@@ -86,6 +86,13 @@ std::string about(const Check& check);
 /// The piece as far as it limits the burn: none when going beyond it was overridden as it stands now.
 std::optional<geometry::Polyline> binding_stock(const job::Job& job);
 
+/// Where what is burned lies, worked out at once.
+struct Lying {
+    geometry::Box burned;
+    double off_bed = 0, off_stock = 0;  ///< mm beyond them; 0 inside, or without a piece
+};
+Lying lying_of(const job::Job& job, const machine::MachineProfile& machine);
+
 /// How far burned art sticks out of an outline, mm; 0 when it is inside. Left-out inks do not count.
 double overhang(const job::Job& job, const geometry::Polyline& outline);
 
