@@ -199,30 +199,74 @@ def job(svg):
 
 
 def pears():
-    """Two pears for the slate row marker: grey, 10 pixels a millimetre, 60 x 40 mm, as PNG bytes."""
+    """Two pears on a sill for the slate row marker, lit from the upper left: from deep shade to highlight, and flat
+    enough in between to need work. Rows of greys, 10 pixels a millimetre, 60 x 40 mm."""
     width, height = 600, 400
+    sill = 300  # where the wall ends
+    fruits = ((212, 236, 84), (398, 252, 70))  # middle of the belly, its radius
+
+    def half_width(v, size):
+        """Half the width of a pear at a height over its belly's middle, in sizes: a round belly and a slim neck."""
+        up = -v / size
+        if up < -1 or up > 2.05:
+            return 0.0
+        belly = math.sqrt(max(0.0, 1 - min(up, 1.0) ** 2)) if up < 0.35 else 0.0
+        t = (up - 0.35) / 1.7
+        return belly if up < 0.35 else (0.937 - 0.57 * t) * math.sqrt(max(0.0, 1 - max(0.0, (t - 0.55) / 0.45) ** 2))
 
     def pear(x, y, cx, cy, size):
-        """Distance from the skin (negative inside) and how much the light falls on it."""
-        belly = math.hypot(x - cx, y - cy) - size
-        neck = math.hypot(x - cx, y - (cy - 1.25 * size)) - 0.52 * size
-        blend = max(0.0, 0.6 * size - abs(belly - neck)) / (0.6 * size)
-        away = min(belly, neck) - blend * blend * 0.15 * size
-        light = math.hypot(x - cx + 0.35 * size, y - cy + 0.45 * size) / (1.7 * size)
-        return away, max(0.0, 1 - light)
+        """Brightness of the skin, or None beside it."""
+        wide = half_width(y - cy, size) * size
+        if wide <= 0 or abs(x - cx) >= wide:
+            return None
+        across, up = (x - cx) / wide, -(y - cy) / size
+        facing = math.sqrt(max(0.0, 1 - across * across))
+        light = max(0.0, -0.62 * across + 0.45 * min(max(up, -1), 1) * 0.7 + 0.62 * facing)
+        shine = math.exp(-(((across + 0.42) / 0.16) ** 2 + ((up - 0.32) / 0.2) ** 2))
+        freckle = 10 * math.sin(x * 1.7 + 3 * math.sin(y * 0.9)) * math.sin(y * 1.3 + 2 * math.sin(x * 0.7))
+        bounce = 26 * max(0.0, across - 0.55) * max(0.0, -up + 0.4)
+        return 18 + 150 * light ** 1.25 + 85 * shine + freckle * light * 0.5 + bounce
+
+    def ground(x, y):
+        """Wall with a window's light on it, or the sill with its shadows."""
+        if y < sill:
+            window = 1 / (1 + math.exp((x + 0.55 * y - 470) / 55))
+            bar = 0.82 if abs(x + 0.55 * y - 250) < 9 else 1.0
+            return 62 + 118 * window * bar - 0.05 * x
+        depth = (y - sill) / (height - sill)
+        board = 118 - 46 * depth + 5 * math.sin(y * 0.9 + 2 * math.sin(x * 0.011)) - 0.04 * x
+        for cx, cy, size in fruits:
+            foot = cy + size - 8
+            across, down = (x - cx - 0.75 * size) / (1.5 * size), (y - foot) / 30
+            board *= 1 - 0.78 * math.exp(-(across * across * 2 + down * down))
+        return board - (34 if y < sill + 3 else 0)
 
     def tone(x, y):
-        value = 255
-        for cx, cy, size in ((215, 265, 92), (395, 275, 80)):
-            away, light = pear(x, y, cx, cy, size)
-            if away < 0:
-                value = int(60 + 165 * light) if away < -3 else 20
-            stem_x = cx + 0.12 * (cy - 1.7 * size - y)
-            if abs(x - stem_x) < 4 and cy - 2.15 * size < y < cy - 1.65 * size:
-                value = 20
-        return value
+        value = ground(x, y)
+        for cx, cy, size in fruits:
+            stem = cx + 0.1 * (cy - 2 * size - y) + 3
+            if abs(x - stem) < 4.5 and cy - 2.45 * size < y < cy - 1.95 * size:
+                value = 26 if x > stem - 1 else 58
+            skin = pear(x, y, cx, cy, size)
+            value = value if skin is None else skin
+        return int(min(max(value, 4), 252))
 
-    rows = b"".join(b"\0" + bytes(tone(x + 0.5, y + 0.5) for x in range(width)) for y in range(height))
+    return [bytes(tone(x + 0.5, y + 0.5) for x in range(width)) for y in range(height)]
+
+
+def ink_of(lines):
+    """How Chalkline names a grey picture: FNV-1a over its size and pixels."""
+    value = 2166136261
+    sides = struct.pack("<II", len(lines[0]), len(lines))
+    for byte in sides + bytes(grey for line in lines for grey in line for _ in range(3)):
+        value = (value ^ byte) * 16777619 & 0xFFFFFFFF
+    return f"picture:{value:08x}"
+
+
+def png(lines):
+    """A grey PNG of 10 pixels a millimetre."""
+    width, height = len(lines[0]), len(lines)
+    rows = b"".join(b"\0" + line for line in lines)
 
     def chunk(kind, data):
         return struct.pack(">I", len(data)) + kind + data + struct.pack(">I", zlib.crc32(kind + data))
@@ -232,15 +276,48 @@ def pears():
             + chunk(b"IEND", b""))
 
 
-def main():
-    (HERE / "pears.png").write_bytes(pears())
-    svg = plate()
-    (HERE / "plate.svg").write_text(svg, encoding="utf-8")
-    with zipfile.ZipFile(HERE / "plot-27.chalk", "w", zipfile.ZIP_DEFLATED) as chalk:
-        for name, text in (("job.json", json.dumps(job(svg), indent=2) + "\n"), ("sources/1-plate.svg", svg)):
-            entry = zipfile.ZipInfo(name, (1980, 1, 1, 0, 0, 0))
+def slate_job(ink):
+    """The row marker of plot 27: the pears on slate, which burns light. Two ways of preparing them are kept: hard, which
+    clogs the lights and leaves the shade bald, and as it is burned, with dots everywhere."""
+    before = {"name": "hard", "prepare": {}, "tone": {"contrast": 42, "brightness": 6},
+              "step": slate_step({"method": "floyd-steinberg", "burns_light": True})}
+    tone = {"sharpen": 0.8, "sharpen_radius_mm": 0.4, "curve": [[0, 0.24], [0.3, 0.47], [0.7, 0.85], [1, 0.97]]}
+    prepare = {"local_contrast": 0.25, "crop": [0.03, 0.04, 0.97, 0.97]}
+    picture = {"method": "jarvis", "burns_light": True}
+    step = slate_step(picture)
+    after = {"name": "for slate", "prepare": prepare, "tone": tone, "step": step}
+    return {
+        "format": "chalkline-job", "version": 6, "last_id": 2,
+        "motifs": [{"id": 1, "name": "pears.png", "source": "sources/1-pears.png",
+                    "place": [1.5, 0, 0, 1.5, 155, 120], "prepare": prepare, "tone": tone,
+                    "variants": [before, after]}],
+        "steps": [{"id": 2, **step, "inks": [ink]}],
+        "left_out": [],
+        "stock": {"material": "Slate", "thickness_mm": 5, "corner_mm": [145, 110], "size_mm": [110, 80], "angle_rad": 0},
+    }
+
+
+def slate_step(picture):
+    return {"kind": "picture", "power": 55, "speed": 3000, "passes": 1, "air": False, "line_pitch_mm": 0.15,
+            "picture": picture}
+
+
+def pack(name, job_, source, content):
+    with zipfile.ZipFile(HERE / name, "w", zipfile.ZIP_DEFLATED) as chalk:
+        for entry_name, text in (("job.json", json.dumps(job_, indent=2) + "\n"), (source, content)):
+            entry = zipfile.ZipInfo(entry_name, (1980, 1, 1, 0, 0, 0))
             entry.compress_type = zipfile.ZIP_DEFLATED
             chalk.writestr(entry, text)
+
+
+def main():
+    lines = pears()
+    picture = png(lines)
+    (HERE / "pears.png").write_bytes(picture)
+    svg = plate()
+    (HERE / "plate.svg").write_text(svg, encoding="utf-8")
+    pack("plot-27.chalk", job(svg), "sources/1-plate.svg", svg)
+    pack("row-marker.chalk", slate_job(ink_of(lines)), "sources/1-pears.png", picture)
 
 
 if __name__ == "__main__":

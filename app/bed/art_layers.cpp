@@ -205,7 +205,7 @@ void ArtPainter::draw_proof(QPainter& painter, const Camera& camera,
             tone = step.settings.picture.burns_light ? roles_.burn.front() : tone_of(step.settings, machine_, roles_);
     // As many dots to a pixel as the view puts there, in steps of two.
     int factor = 1;
-    while (factor < 64 && proof->pitch * camera.scale * factor < 0.75)
+    while (factor < 64 && proof->frame.pitch * camera.scale * factor < 0.75)
         factor *= 2;
     draw_over_proof(painter, camera, *proof, layers_.proof(proof, factor, tone), factor);
 }
@@ -214,8 +214,8 @@ void ArtPainter::draw_proof(QPainter& painter, const Camera& camera,
 void ArtPainter::draw_over_proof(QPainter& painter, const Camera& camera, const planning::Proof& proof,
                                  const QImage& image, int factor) const {
     painter.save();
-    painter.setRenderHint(QPainter::SmoothPixmapTransform, proof.pitch * camera.scale < 3);
-    painter.setTransform(to_qt(proof.to_bed()) * camera.transform());
+    painter.setRenderHint(QPainter::SmoothPixmapTransform, proof.frame.pitch * camera.scale < 3);
+    painter.setTransform(to_qt(proof.frame.to_bed()) * camera.transform());
     painter.translate(0, proof.dots.height);
     painter.scale(factor, -factor);
     painter.drawImage(0, 0, image);

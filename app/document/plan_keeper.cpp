@@ -4,6 +4,30 @@
 #include <algorithm>
 
 namespace chalkline::app {
+namespace {
+
+/// Passes lines on and counts them.
+class CountedLines : public machine::LineSource {
+ public:
+    CountedLines(machine::Encoder& lines, const machine::Program& program, Planned& planned, const Watch& watch)
+        : lines_(lines), program_(program), planned_(planned), watch_(watch) {}
+    bool next(machine::ProgramLine& line) override {
+        if (watch_.cancelled() || !lines_.next(line)) return false;
+        ++planned_.lines;
+        const auto operation = static_cast<std::size_t>(std::max<std::int64_t>(line.operation, 0));
+        planned_.bytes[program_.operations[operation].origin.step] += static_cast<std::int64_t>(line.text.size()) + 1;
+        return true;
+    }
+
+ private:
+    machine::Encoder& lines_;
+    const machine::Program& program_;
+    Planned& planned_;
+    const Watch& watch_;
+};
+
+}  // namespace
+
 bool Planned::may_burn() const {
     return plan && faults.empty() &&
            std::none_of(checks.begin(), checks.end(), [](const planning::Check& check) { return check.blocks(); });
@@ -27,11 +51,9 @@ Planned work_out(const job::Job& job, const planning::CheckGround& ground, const
     if (only.only_steps || only.only_motifs) planned.burned = plan->burn_box;
     const auto found = planning::check_plan(*plan);
     planned.checks.insert(planned.checks.end(), found.begin(), found.end());
-    machine::Encoder checked(plan->program, machine);
-    planned.faults = planning::check_program(checked, planning::limits_of(job, machine, plan->program));
-    machine::Encoder counted(plan->program, machine);
-    for (machine::ProgramLine line; !watch.cancelled() && counted.next(line);)
-        ++planned.lines;
+    machine::Encoder encoder(plan->program, machine);
+    CountedLines lines(encoder, plan->program, planned, watch);
+    planned.faults = planning::check_program(lines, planning::limits_of(job, machine, plan->program));
     planned.plan = std::make_shared<const planning::Plan>(std::move(*plan));
     return planned;
 }
@@ -75,8 +97,10 @@ void PlanKeeper::start() {
         Q_EMIT changed();
         return;
     }
+    planning::PlanOptions with_shelf = only_;
+    with_shelf.shelf = shelf_;
     runner_.start([job = document_.job(), ground = ground_,
-                   only = only_](const Watch& watch) { return work_out(job, ground, only, watch); },
+                   only = with_shelf](const Watch& watch) { return work_out(job, ground, only, watch); },
                   [this](Planned planned) {
                       planned_ = std::move(planned);
                       Q_EMIT changed();

@@ -9,6 +9,7 @@
 #include <chalkline/planning/program_checker.hpp>
 
 #include <QObject>
+#include <map>
 #include <memory>
 #include <optional>
 #include <vector>
@@ -22,6 +23,7 @@ struct Planned {
     std::vector<planning::Check> checks;
     std::vector<planning::ProgramFault> faults;  ///< of the encoded program; none when it may be sent
     std::int64_t lines = 0;
+    std::map<job::Id, std::int64_t> bytes;  ///< by step; what goes over the link
     geometry::Box burned;
     double off_stock = 0, off_bed = 0;  ///< mm
 
@@ -49,6 +51,8 @@ class PlanKeeper : public QObject {
     /// What jobs are checked against from now on.
     void set_ground(const planning::CheckGround& ground);
     const planning::CheckGround& ground() const { return ground_; }
+    /// Proofs made for plans, for whoever shows pictures. May be asked from any thread.
+    const std::shared_ptr<planning::ProofShelf>& shelf() const { return shelf_; }
     bool whole() const { return !only_.only_steps && !only_.only_motifs; }
 
  Q_SIGNALS:
@@ -63,6 +67,7 @@ class PlanKeeper : public QObject {
     JobDocument& document_;
     planning::CheckGround ground_;
     planning::PlanOptions only_;
+    std::shared_ptr<planning::ProofShelf> shelf_ = std::make_shared<planning::ProofShelf>();
     Planned planned_;
     TaskRunner runner_;
 };

@@ -3,6 +3,7 @@
 
 #include "mainwindow/connection_sheet.hpp"
 #include "mainwindow/ready_sheet.hpp"
+#include "proof/proof_view.hpp"
 #include "recipes/recipes_view.hpp"
 #include "trays/art/art_tray.hpp"
 #include "trays/burn_tray.hpp"
@@ -176,6 +177,10 @@ void MainWindow::build() {
     job_layout->addLayout(middle, 1);
     views_ = new QStackedWidget(this);
     views_->addWidget(job_view);
+    auto* proof = new ProofView(context, this);
+    connect(proof, &ProofView::message, this, &MainWindow::show_message);
+    connect(art, &ArtTray::proof_wanted, this, [this] { choose_view(View::proof); });
+    views_->addWidget(proof);
     views_->addWidget(new RecipesView(document_, recipes_, roles_, this));
     all->addWidget(top_);
     all->addWidget(strip_);
@@ -210,7 +215,8 @@ void MainWindow::add_shortcuts() {
     add(QKeySequence("Ctrl+Z"), [this] { history_.activeStack()->undo(); });
     add(QKeySequence("Ctrl+Shift+Z"), [this] { history_.activeStack()->redo(); });
     add(QKeySequence("Ctrl+1"), [this] { choose_view(View::job); });
-    add(QKeySequence("Ctrl+2"), [this] { choose_view(View::recipes); });
+    add(QKeySequence("Ctrl+2"), [this] { choose_view(View::proof); });
+    add(QKeySequence("Ctrl+4"), [this] { choose_view(View::recipes); });
     add(QKeySequence("Ctrl+E"), [this] { files_->export_svg(machine_.profile()); });
     add(QKeySequence("Ctrl+A"), [this] { placing_.choose_all(); });
     add(QKeySequence("Ctrl+D"), [this] { placing_.copy(); });

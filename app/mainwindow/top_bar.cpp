@@ -27,7 +27,8 @@ TopBar::TopBar(JobDocument& document, QUndoGroup& history, const theme::Roles& r
         return button;
     };
     job_ = add_view(tr("Job"), tr("The bed and the line (Ctrl+1)"), View::job);
-    recipes_ = add_view(tr("Recipes"), tr("Settings that worked, by material (Ctrl+2)"), View::recipes);
+    proof_ = add_view(tr("Proof"), tr("A picture as it will look burned (Ctrl+2)"), View::proof);
+    recipes_ = add_view(tr("Recipes"), tr("Settings that worked, by material (Ctrl+4)"), View::recipes);
     show_view(View::job);
     row->addSpacing(22);
     connect(add(tr("New"), tr("A new, empty job (Ctrl+N)")), &QPushButton::clicked, this, &TopBar::new_wanted);
@@ -54,6 +55,7 @@ TopBar::TopBar(JobDocument& document, QUndoGroup& history, const theme::Roles& r
 
 void TopBar::show_view(View view) {
     job_->setChecked(view == View::job);
+    proof_->setChecked(view == View::proof);
     recipes_->setChecked(view == View::recipes);
 }
 

@@ -17,7 +17,9 @@ namespace chalkline::app {
 class TaskRunner : public QObject {
     Q_OBJECT
  public:
-    explicit TaskRunner(QObject* parent = nullptr) : QObject(parent) {}
+    /// REQUIRES: `pool` outlives the runner.
+    explicit TaskRunner(QObject* parent = nullptr, QThreadPool* pool = QThreadPool::globalInstance())
+        : QObject(parent), pool_(pool) {}
     ~TaskRunner() override { cancel(); }
 
     /// `work(watch)` runs on a worker and must touch nothing of the GUI; `apply(result)` runs here afterwards, unless
@@ -28,8 +30,8 @@ class TaskRunner : public QObject {
         stop_ = std::stop_source();
         running_ = true;
         const auto stop = stop_.get_token();
-        QThreadPool::globalInstance()->start([this, alive = std::weak_ptr<int>(alive_), stop, work = std::move(work),
-                                              apply = std::move(apply)]() mutable {
+        pool_->start([this, alive = std::weak_ptr<int>(alive_), stop, work = std::move(work),
+                      apply = std::move(apply)]() mutable {
             auto result = std::make_shared<decltype(work(Watch{}))>(work(Watch{stop, {}}));
             // Queued to the application, which outlives every runner; the runner is asked for only over there.
             QMetaObject::invokeMethod(
@@ -50,6 +52,7 @@ class TaskRunner : public QObject {
 
  private:
     static QObject* qApp_();
+    QThreadPool* pool_;
     std::stop_source stop_;
     std::shared_ptr<int> alive_ = std::make_shared<int>(0);
     bool running_ = false;

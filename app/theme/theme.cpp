@@ -118,6 +118,8 @@ QCheckBox::indicator:checked { background: @accent; border-color: @accent; image
 QCheckBox:focus { color: @accent; }
 QPlainTextEdit#wireLog { background: @wire_paper; color: @wire_text; border: none; border-radius: 5px; padding: 6px; }
 QWidget#recipesView, QScrollArea#shelfScroll { background: @bed; border: none; }
+QWidget#proofView { background: @bench; }
+QFrame#card { background: @paper; border: 1px solid @hairline; border-radius: 7px; }
 QListWidget { background: @card; border: 1px solid @control; border-radius: 5px; outline: none; }
 QListWidget:focus { border: 2px solid @accent; }
 QListWidget::item { padding: 4px 6px; border-bottom: 1px solid @hairline; color: @text; }
@@ -145,6 +147,7 @@ QScrollBar::add-line:vertical, QScrollBar::sub-line:vertical { height: 0; }
                                                     {"@wire_paper", r.wire_paper},
                                                     {"@wire_text", r.wire_text},
                                                     {"@paper", r.paper},
+                                                    {"@bench", r.bench},
                                                     {"@bed", r.bed},
                                                     {"@card", r.card},
                                                     {"@hairline", r.hairline},

@@ -201,7 +201,7 @@ TEST_CASE("a step is kept as a recipe for its piece, and undone in the Recipes v
     CHECK(kept.settings == shop.settings(2));
     CHECK(kept.evidence.tested());
     CHECK(kept.evidence.preparation == "wiped");
-    QTest::keyClick(&shop.driver.window(), Qt::Key_2, Qt::ControlModifier);
+    QTest::keyClick(&shop.driver.window(), Qt::Key_4, Qt::ControlModifier);
     QTest::keyClick(&shop.driver.window(), Qt::Key_Z, Qt::ControlModifier);
     CHECK(shop.desk().all()->size() == before);
     QTest::keyClick(&shop.driver.window(), Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
@@ -229,7 +229,7 @@ TEST_CASE("three steps are set from recipes by keys alone") {
 
 TEST_CASE("recipes are browsed by keys, searched, used, edited and removed") {
     Workshop shop;
-    QTest::keyClick(&shop.driver.window(), Qt::Key_2, Qt::ControlModifier);
+    QTest::keyClick(&shop.driver.window(), Qt::Key_4, Qt::ControlModifier);
     auto* shelf = shop.shown<RecipeShelf>();
     REQUIRE(shelf);
     shelf->setFocus();

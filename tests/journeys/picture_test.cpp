@@ -57,19 +57,21 @@ TEST_CASE("a picture is toned and dithered in the window, burned, and its local 
     // Tone by a typed value and by the slider, one change each, and back.
     driver->choose(Mark::art);
     QTest::qWait(40);
+    REQUIRE(driver.click("Prepare for burning…"));
+    QTest::qWait(20);
     const int before = driver->document().history().count();
     REQUIRE(driver.type("Gamma", "1.8"));
-    CHECK(job.motifs[0].tone.gamma == Approx(1.8));
+    CHECK(job.motifs[0].preparation.tone.gamma == Approx(1.8));
     QSlider* slider = nullptr;
     for (auto* candidate : driver.window().findChildren<QSlider*>())
         if (candidate->accessibleName() == "Brightness, slider") slider = candidate;
     REQUIRE(slider);
     slider->setFocus();
     QTest::keyClick(slider, Qt::Key_Right);
-    CHECK(job.motifs[0].tone.brightness > 0);
+    CHECK(job.motifs[0].preparation.tone.brightness > 0);
     CHECK(driver->document().history().count() == before + 2);
     REQUIRE(driver.click("As it was"));
-    CHECK(job.motifs[0].tone == raster::ToneSettings());
+    CHECK(job.motifs[0].preparation.tone == raster::ToneSettings());
 
     // Another method, in the step's card.
     driver->choose(Mark::steps);

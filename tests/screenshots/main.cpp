@@ -2,10 +2,12 @@
 // Takes the pictures of docs/screenshots from the sample job on the simulated machine:
 //     chalkline-screenshots FOLDER
 #include "mainwindow/main_window.hpp"
+#include "proof/proof_view.hpp"
 #include "recipes/recipe_shelf.hpp"
 #include "support/simulator_process.hpp"
 
 #include <QApplication>
+#include <QCheckBox>
 #include <QDeadlineTimer>
 #include <QDir>
 #include <QTest>
@@ -62,6 +64,25 @@ void keep_sample_recipes(app::MainWindow& window) {
     keep(45, 1600, Kind::chart, "supplier's chart", "2026-01-12");
 }
 
+/// The slate marker prepared, and beside it what the file itself would have burned.
+bool take_proof(app::MainWindow& window, Photographer& photographer) {
+    auto* proof = window.findChild<app::ProofView*>();
+    const auto dots = [&] { return !window.plans().stale() && proof->desk().now().proof != nullptr; };
+    if (!wait_for([&] { return !window.document().job().motifs.empty(); })) return false;
+    window.choose_view(app::View::proof);
+    if (!wait_for(dots)) return false;
+    QTest::qWait(800);  // the contact sheet and the offer of another pitch
+    photographer.take("proof");
+    proof->desk().compare(0);
+    if (!wait_for([&] { return dots() && proof->desk().other().proof != nullptr; })) return false;
+    for (auto* tick : proof->findChildren<QCheckBox*>())
+        if (tick->text().startsWith("Clogged") || tick->text().startsWith("Bald")) tick->setChecked(true);
+    QTest::qWait(300);
+    photographer.take("variants");
+    window.choose_view(app::View::job);
+    return true;
+}
+
 void take_open_checks(app::MainWindow& window, Photographer& photographer) {
     job::Job job = window.document().job();
     job.steps[0].settings.speed = Speed::mm_per_min(70);
@@ -100,6 +121,9 @@ int main(int argc, char** argv) {
     window.bed().fit_job();
     photographer.take("trace");
     window.bed().fit_bed();
+    window.document().replace({}, {});
+    window.files().open({QString(CHALKLINE_SAMPLES) + "/row-marker.chalk"});
+    if (!take_proof(window, photographer)) return 1;
     window.document().replace({}, {});
     window.files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
     if (!wait_for([&] { return !window.document().job().motifs.empty() && window.plans().ready(); })) return 1;

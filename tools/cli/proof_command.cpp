@@ -2,15 +2,13 @@
 #include "commands.hpp"
 #include "output.hpp"
 
-#include <chalkline/base/file.hpp>
 #include <chalkline/base/units_text.hpp>
+#include <chalkline/pictures/png.hpp>
 #include <chalkline/planning/proof.hpp>
 #include <chalkline/raster/resample.hpp>
 #include <chalkline/raster/statistics.hpp>
 #include <chalkline/wording/wording.hpp>
 
-#include <QBuffer>
-#include <QImage>
 #include <chrono>
 
 namespace chalkline::cli {
@@ -44,30 +42,6 @@ Prepared prepare(const raster::RgbImage& image, const ProofCommand& command, int
     return prepared;
 }
 
-/// One pixel a dot, burned dots black, with the resolution the dots have on the piece.
-Result<void> write_png(const raster::Dots& dots, double pitch, bool levels, const std::string& path) {
-    QImage image(dots.width, dots.height, levels ? QImage::Format_Grayscale8 : QImage::Format_Mono);
-    if (image.isNull()) return fail(chalkline::error::file_unwritable, {{"reason", "memory"}}, path);
-    if (!levels) image.setColorTable({qRgb(255, 255, 255), qRgb(0, 0, 0)});
-    for (int y = 0; y < dots.height; ++y) {
-        uchar* line = image.scanLine(y);
-        if (!levels) std::fill_n(line, image.bytesPerLine(), uchar{0});
-        for (int x = 0; x < dots.width; ++x) {
-            if (levels)
-                line[x] = static_cast<uchar>(255 - dots.row(y)[x]);
-            else if (dots.row(y)[x] > 0)
-                line[x / 8] |= static_cast<uchar>(0x80 >> (x % 8));
-        }
-    }
-    image.setDotsPerMeterX(static_cast<int>(std::lround(1000 / pitch)));
-    image.setDotsPerMeterY(static_cast<int>(std::lround(1000 / pitch)));
-    QByteArray bytes;
-    QBuffer buffer(&bytes);
-    buffer.open(QIODevice::WriteOnly);
-    image.save(&buffer, "PNG");
-    return replace_file(path, {bytes.constData(), static_cast<std::size_t>(bytes.size())});
-}
-
 double mean(const raster::GreyImage& light) {
     double sum = 0;
     for (const auto value : light.pixels)
@@ -99,8 +73,8 @@ int run_proof(const ProofCommand& command, const Surroundings& surroundings) {
     const auto found =
         raster::statistics(prepared.dots, std::max(1, static_cast<int>(std::lround(planning::blob / command.pitch))));
     if (!command.output.empty()) {
-        const bool levels = command.dither.method == raster::DitherMethod::grey;
-        if (const auto written = write_png(prepared.dots, command.pitch, levels, command.output); !written)
+        if (const auto written = pictures::write_png(prepared.dots, command.pitch, command.pitch, command.output);
+            !written)
             return report(written.error(), command.json);
     }
     const Json told{{"dots", {width, height}},

@@ -139,6 +139,7 @@ constexpr std::array sentences{
     Sentence{"art.no-lettering", S("No font on this computer can draw this text"), S("Choose another font.")},
     Sentence{"art.bad-design", S("This shape cannot be drawn"),
              S("Sizes must be above 0 and below 20 m, a polygon has 3 to 360 sides.")},
+    Sentence{"job.unknown-variant", S("That variant is no longer kept"), S("Choose another one.")},
     Sentence{"job.unknown-step", S("That step is no longer in the job"), S("Choose another one.")},
     Sentence{"job.larger-than-bed",
              S("The art is {width} × {height} mm and the bed only {bed_width} × {bed_height} mm"),

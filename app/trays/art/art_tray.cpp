@@ -9,7 +9,6 @@
 #include "trays/art/placing_panel.hpp"
 #include "trays/art/question_card.hpp"
 #include "trays/art/reading_panel.hpp"
-#include "trays/art/tone_panel.hpp"
 #include "trays/art/trace_panel.hpp"
 
 #include <chalkline/job/edits.hpp>
@@ -224,7 +223,12 @@ void ArtTray::show_details_again() {
     }
     if (art.pages > 1) panels << new PageChooser(motif->id, context_, this);
     panels << new ReadingPanel(motif->id, context_, this);
-    if (!art.pictures.empty()) panels << new TonePanel(motif->id, context_, this);
+    if (!art.pictures.empty()) {
+        auto* prepare = make_button(tr("Prepare for burning…"), ButtonLook::plain, this);
+        prepare->setToolTip(tr("Tone, crop, background and dots, in the Proof view (Ctrl+2)"));
+        connect(prepare, &QPushButton::clicked, this, &ArtTray::proof_wanted);
+        panels << prepare;
+    }
     if (!art.pictures.empty() || art.read_with.trace) panels << new TracePanel(motif->id, context_, this);
     panels << new FindingsPanel(motif->id, context_, this);
     for (QWidget* panel : panels)

@@ -19,6 +19,8 @@ class ArtTray : public QWidget {
     ArtTray(const TrayContext& context, QWidget* parent = nullptr);
 
  Q_SIGNALS:
+    /// The picture chosen is to be looked at in the Proof view.
+    void proof_wanted();
     void add_files_wanted();
     void paste_wanted();
 

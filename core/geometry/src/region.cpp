@@ -71,31 +71,6 @@ bool contains(const Region& region, Point p) {
 namespace {
 
 /// The rows at first, first + pitch, … below `top`.
-std::vector<ScanRow> rows_from(double first, double top, const std::vector<Region>& regions, double pitch) {
-    const auto count = static_cast<std::size_t>(std::max(1.0, std::ceil((top - first) / pitch)));
-    std::vector<std::vector<Crossing>> crossings(count);
-    for (std::uint32_t index = 0; index < regions.size(); ++index) {
-        for_each_edge(regions[index], [&](Point a, Point b) {
-            if (a.y == b.y) return;
-            const int turn = a.y < b.y ? 1 : -1;
-            if (turn < 0) std::swap(a, b);
-            // Rows with a.y <= y < b.y, so that a corner on a row counts once.
-            const auto from = static_cast<std::size_t>(std::max(0.0, std::ceil((a.y - first) / pitch - 1)));
-            for (std::size_t k = from; k < count; ++k) {
-                const double y = first + static_cast<double>(k) * pitch;
-                if (y >= b.y) break;
-                if (y >= a.y) crossings[k].push_back({index, a.x + (b.x - a.x) * (y - a.y) / (b.y - a.y), turn});
-            }
-        });
-    }
-    std::vector<ScanRow> rows;
-    for (std::size_t k = 0; k < count; ++k) {
-        auto stretches = stretches_of(crossings[k], regions);
-        if (!stretches.empty()) rows.push_back({first + static_cast<double>(k) * pitch, std::move(stretches)});
-    }
-    return rows;
-}
-
 double inked_length(const std::vector<ScanRow>& rows) {
     double sum = 0;
     for (const ScanRow& row : rows)
@@ -128,10 +103,35 @@ double covered_area(const std::vector<Region>& regions) {
         return area;
     }
     const double pitch = box.height() / std::ceil(box.height() * most_crossings / climb);
-    for (const ScanRow& row : rows_from(box.bottom + pitch / 2, box.top, regions, pitch))
+    for (const ScanRow& row : scan_rows(box.bottom + pitch / 2, box.top, regions, pitch))
         for (const Stretch& stretch : row.stretches)
             area += (stretch.to - stretch.from) * pitch;
     return area;
+}
+
+std::vector<ScanRow> scan_rows(double first, double top, const std::vector<Region>& regions, double pitch) {
+    const auto count = static_cast<std::size_t>(std::max(1.0, std::ceil((top - first) / pitch)));
+    std::vector<std::vector<Crossing>> crossings(count);
+    for (std::uint32_t index = 0; index < regions.size(); ++index) {
+        for_each_edge(regions[index], [&](Point a, Point b) {
+            if (a.y == b.y) return;
+            const int turn = a.y < b.y ? 1 : -1;
+            if (turn < 0) std::swap(a, b);
+            // Rows with a.y <= y < b.y, so that a corner on a row counts once.
+            const auto from = static_cast<std::size_t>(std::max(0.0, std::ceil((a.y - first) / pitch - 1)));
+            for (std::size_t k = from; k < count; ++k) {
+                const double y = first + static_cast<double>(k) * pitch;
+                if (y >= b.y) break;
+                if (y >= a.y) crossings[k].push_back({index, a.x + (b.x - a.x) * (y - a.y) / (b.y - a.y), turn});
+            }
+        });
+    }
+    std::vector<ScanRow> rows;
+    for (std::size_t k = 0; k < count; ++k) {
+        auto stretches = stretches_of(crossings[k], regions);
+        if (!stretches.empty()) rows.push_back({first + static_cast<double>(k) * pitch, std::move(stretches)});
+    }
+    return rows;
 }
 
 std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch) {
@@ -143,7 +143,7 @@ std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch) {
     const double balanced = box.centre().y - (count - 1) * pitch / 2;
     // In a high shape a row more or less is nothing; in small lettering it is the weight of a stroke.
     constexpr double low_rows = 400;
-    if (count > low_rows) return rows_from(balanced, box.top, regions, pitch);
+    if (count > low_rows) return scan_rows(balanced, box.top, regions, pitch);
 
     constexpr int phases = 8;
     std::vector<std::vector<ScanRow>> candidates;
@@ -154,7 +154,7 @@ std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch) {
             first -= pitch;
         while (first < box.bottom)
             first += pitch;
-        candidates.push_back(rows_from(first, box.top, regions, pitch));
+        candidates.push_back(scan_rows(first, box.top, regions, pitch));
         mean += inked_length(candidates.back()) / phases;
     }
     const auto cost = [&](int i) {

@@ -86,9 +86,12 @@ Result<Motif> motif_from_json(const Json& json, ArtShelf& shelf) {
             motif.objects.push_back({shape, object.at("step")});
     for (const Json& mark : json.value("marks", Json::array()))
         motif.marks.push_back(path_mark_from_json(mark));
-    motif.tone = tone_from_json(json.value("tone", Json::object()));
+    motif.preparation = preparation_from_json(json.value("prepare", Json::object()));
+    motif.preparation.tone = tone_from_json(json.value("tone", Json::object()));
+    for (const Json& variant : json.value("variants", Json::array()))
+        motif.variants.push_back(variant_from_json(variant));
     motif.unknown = unknown_keys(json, {"id", "name", "source", "design", "place", "read", "linked", "group", "locked",
-                                        "step", "objects", "marks", "tone"});
+                                        "step", "objects", "marks", "prepare", "tone", "variants"});
     return motif;
 }
 
@@ -184,7 +187,10 @@ Json motif_to_json(const Motif& motif, SourceEntries& sources) {
         json["objects"].push_back({{"shape", object.shape}, {"step", object.step}});
     for (const PathMark& mark : motif.marks)
         json["marks"].push_back(to_json(mark));
-    if (const Json tone = to_json(motif.tone); !tone.empty()) json["tone"] = tone;
+    if (const Json prepare = to_json(motif.preparation); !prepare.empty()) json["prepare"] = prepare;
+    if (const Json tone = to_json(motif.preparation.tone); !tone.empty()) json["tone"] = tone;
+    for (const Variant& variant : motif.variants)
+        json["variants"].push_back(to_json(variant));
     if (const Json read = to_json(art.read_with); !read.empty()) json["read"] = read;
     for (const art::LinkedFile& file : art.linked)
         json["linked"].push_back(

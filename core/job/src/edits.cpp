@@ -291,10 +291,46 @@ Result<Job> move_step(Job job, Id id, int place) {
     return job;
 }
 
-Result<Job> set_tone(Job job, Id id, const raster::ToneSettings& tone) {
+Result<Job> prepare_picture(Job job, Id id, const raster::Preparation& preparation) {
     Motif* motif = find_motif(job, id);
     if (!motif) return fail(error::unknown_motif);
-    motif->tone = tone;
+    motif->preparation = preparation;
+    return job;
+}
+
+Result<Job> keep_variant(Job job, Id id, Id step_id, const std::string& name) {
+    Motif* motif = find_motif(job, id);
+    const Step* step = find_step(job, step_id);
+    if (!motif) return fail(error::unknown_motif);
+    if (!step) return fail(error::unknown_step);
+    Variant kept{name, motif->preparation, step->settings};
+    const auto known = std::find_if(motif->variants.begin(), motif->variants.end(),
+                                    [&](const Variant& variant) { return variant.name == name; });
+    if (known != motif->variants.end())
+        *known = std::move(kept);
+    else
+        motif->variants.push_back(std::move(kept));
+    return job;
+}
+
+Result<Job> use_variant(Job job, Id id, Id step_id, std::size_t index) {
+    Motif* motif = find_motif(job, id);
+    Step* step = find_step(job, step_id);
+    if (!motif) return fail(error::unknown_motif);
+    if (!step) return fail(error::unknown_step);
+    if (index >= motif->variants.size()) return fail(error::unknown_variant);
+    const Variant& variant = motif->variants[index];
+    motif->preparation = variant.preparation;
+    step->settings.picture = variant.settings.picture;
+    step->settings.line_pitch = variant.settings.line_pitch;
+    return job;
+}
+
+Result<Job> drop_variant(Job job, Id id, std::size_t index) {
+    Motif* motif = find_motif(job, id);
+    if (!motif) return fail(error::unknown_motif);
+    if (index >= motif->variants.size()) return fail(error::unknown_variant);
+    motif->variants.erase(motif->variants.begin() + static_cast<std::ptrdiff_t>(index));
     return job;
 }
 

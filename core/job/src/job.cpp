@@ -99,8 +99,22 @@ geometry::Point on_page(const Motif& motif, geometry::Point on_bed) {
     return motif.place.inverse()(on_bed);
 }
 
+geometry::Polyline frame_of_picture(const Motif& motif, std::size_t picture) {
+    const raster::Part& crop = motif.preparation.crop;
+    // The unit square of a picture points up, its parts count down.
+    geometry::Polyline frame = geometry::outline({crop.left, 1 - crop.bottom, crop.right, 1 - crop.top});
+    for (geometry::Point& corner : frame.points)
+        corner = (motif.place * motif.art->pictures[picture].place)(corner);
+    return frame;
+}
+
 geometry::Box bounds(const Motif& motif) {
-    return art::bounds_under(*motif.art, motif.place);
+    if (motif.preparation.crop.whole() || !motif.art->shapes.empty()) return art::bounds_under(*motif.art, motif.place);
+    geometry::Box box;
+    for (std::size_t i = 0; i < motif.art->pictures.size(); ++i)
+        for (const geometry::Point corner : frame_of_picture(motif, i).points)
+            box.add(corner);
+    return box;
 }
 
 geometry::Box bounds(const Job& job, const Ids& motifs) {

@@ -9,6 +9,7 @@
 #include <algorithm>
 #include <cmath>
 #include <limits>
+#include <map>
 #include <numbers>
 #include <numeric>
 #include <optional>
@@ -34,9 +35,9 @@ double snapped(double value, double step) {
     return std::round(value / step) * step;
 }
 
-/// Shapes that share scan lines, by union-find over boxes that come within `reach` of each other.
-std::vector<std::vector<std::size_t>> neighbourhoods(const std::vector<FillShape>& shapes, double reach) {
-    std::vector<std::size_t> parent(shapes.size());
+/// What shares scan lines, by union-find over boxes that come within `reach` of each other.
+std::vector<std::vector<std::size_t>> neighbourhoods(const std::vector<Box>& boxes, double reach) {
+    std::vector<std::size_t> parent(boxes.size());
     std::iota(parent.begin(), parent.end(), std::size_t{0});
     const auto root = [&](std::size_t i) {
         while (parent[i] != i)
@@ -45,20 +46,20 @@ std::vector<std::vector<std::size_t>> neighbourhoods(const std::vector<FillShape
     };
     const auto rbox = [](const Box& b) { return RBox({b.left, b.bottom}, {b.right, b.top}); };
     std::vector<std::pair<RBox, std::size_t>> items;
-    for (std::size_t i = 0; i < shapes.size(); ++i)
-        items.emplace_back(rbox(shapes[i].box), i);
+    for (std::size_t i = 0; i < boxes.size(); ++i)
+        items.emplace_back(rbox(boxes[i]), i);
     const bgi::rtree<std::pair<RBox, std::size_t>, bgi::rstar<16>> tree(items);
-    for (std::size_t i = 0; i < shapes.size(); ++i) {
+    for (std::size_t i = 0; i < boxes.size(); ++i) {
         // Only sideways: neighbours above or below share no scan line unless they overlap.
-        const Box& b = shapes[i].box;
+        const Box& b = boxes[i];
         const RBox near({b.left - reach, b.bottom}, {b.right + reach, b.top});
         for (auto found = tree.qbegin(bgi::intersects(near)); found != tree.qend(); ++found) {
             const std::size_t a = root(i), c = root(found->second);
             parent[std::max(a, c)] = std::min(a, c);
         }
     }
-    std::vector<std::vector<std::size_t>> groups(shapes.size());
-    for (std::size_t i = 0; i < shapes.size(); ++i)
+    std::vector<std::vector<std::size_t>> groups(boxes.size());
+    for (std::size_t i = 0; i < boxes.size(); ++i)
         groups[root(i)].push_back(i);
     std::erase_if(groups, [](const auto& group) { return group.empty(); });
     return groups;
@@ -251,7 +252,10 @@ std::vector<SweepLine> fill_lines(const std::vector<FillShape>& shapes, const st
         const FillPlanner planner(settings.line_pitch.mm(), settings.speed.mm_per_min(), settings.fill, angle, machine);
         std::vector<FillShape> level = angle == 0 ? shapes : turned(shapes, planner.to_level());
         std::vector<std::vector<SweepLine>> blocks;
-        for (const auto& group : neighbourhoods(level, planner.reach())) {
+        std::vector<Box> boxes;
+        for (const FillShape& shape : level)
+            boxes.push_back(shape.box);
+        for (const auto& group : neighbourhoods(boxes, planner.reach())) {
             if (watch.cancelled()) return {};
             std::vector<geometry::Region> regions;
             for (const std::size_t i : group)
@@ -264,30 +268,87 @@ std::vector<SweepLine> fill_lines(const std::vector<FillShape>& shapes, const st
     return ordered;
 }
 
+namespace {
+
+Box level_box(const DotFrame& frame) {
+    return {frame.left, frame.bottom, frame.left + frame.columns * frame.across,
+            frame.bottom + frame.rows * frame.pitch};
+}
+
+/// The lit stretches of one row of dots; runs of the same level are one.
+std::vector<LitStretch> stretches_of(const Proof& proof, int row) {
+    std::vector<LitStretch> stretches;
+    const std::uint8_t* levels = proof.dots.row(row);
+    for (int x = 0; x < proof.dots.width;) {
+        const int first = x;
+        while (x < proof.dots.width && levels[x] == levels[first])
+            ++x;
+        if (levels[first] > 0)
+            stretches.push_back({proof.frame.left + first * proof.frame.across,
+                                 proof.frame.left + x * proof.frame.across, static_cast<float>(levels[first]) / 255});
+    }
+    return stretches;
+}
+
+bool any_overlap(const std::vector<Box>& boxes) {
+    for (std::size_t i = 0; i < boxes.size(); ++i)
+        for (std::size_t j = 0; j < i; ++j)
+            if (boxes[i].left < boxes[j].right && boxes[j].left < boxes[i].right && boxes[i].bottom < boxes[j].top &&
+                boxes[j].bottom < boxes[i].top)
+                return true;
+    return false;
+}
+
+/// The rows of pictures that lie side by side, as one; their lines lie on the same multiples of the pitch.
+std::vector<FillPlanner::LitRow> shared_rows(std::vector<const Proof*> proofs) {
+    std::sort(proofs.begin(), proofs.end(),
+              [](const Proof* a, const Proof* b) { return a->frame.left < b->frame.left; });
+    std::map<long, FillPlanner::LitRow> rows;
+    for (const Proof* proof : proofs)
+        for (int y = 0; y < proof->dots.height; ++y) {
+            const double middle = proof->frame.row_middle(y);
+            auto stretches = stretches_of(*proof, y);
+            if (stretches.empty()) continue;
+            auto& row =
+                rows.try_emplace(std::lround(middle / proof->frame.pitch * 2), middle, std::vector<LitStretch>())
+                    .first->second;
+            row.stretches.insert(row.stretches.end(), stretches.begin(), stretches.end());
+        }
+    std::vector<FillPlanner::LitRow> ascending;
+    for (auto& [place, row] : rows)
+        ascending.push_back(std::move(row));
+    return ascending;
+}
+
+}  // namespace
+
 std::vector<SweepLine> picture_lines(const std::vector<std::shared_ptr<const Proof>>& proofs,
                                      const steps::StepSettings& settings, const machine::MachineProfile& machine,
                                      Point from, const Watch& watch) {
     const FillPlanner planner(settings.line_pitch.mm(), settings.speed.mm_per_min(), settings.fill,
                               settings.fill.angle * std::numbers::pi / 180, machine);
+    std::vector<Box> boxes;
+    for (const auto& proof : proofs)
+        boxes.push_back(level_box(proof->frame));
     std::vector<std::vector<SweepLine>> blocks;
-    for (const auto& shared : proofs) {
-        const Proof& proof = *shared;
-        std::vector<FillPlanner::LitRow> rows;
-        for (int y = proof.dots.height - 1; y >= 0; --y) {
-            if (watch.cancelled()) return {};
-            rows.push_back({proof.row_middle(y), {}});
-            const std::uint8_t* levels = proof.dots.row(y);
-            for (int x = 0; x < proof.dots.width;) {
-                const int first = x;
-                while (x < proof.dots.width && levels[x] == levels[first])
-                    ++x;
-                if (levels[first] > 0)
-                    rows.back().stretches.push_back({proof.left + first * proof.pitch, proof.left + x * proof.pitch,
-                                                     static_cast<float>(levels[first]) / 255});
-            }
-        }
-        auto lines = planner.rows_of(std::move(rows), proof.motif);
+    const auto add_block = [&](const std::vector<const Proof*>& together) {
+        auto lines = planner.rows_of(shared_rows(together), together.front()->motif);
         if (!lines.empty()) blocks.push_back(std::move(lines));
+    };
+    for (const auto& group : neighbourhoods(boxes, planner.reach())) {
+        if (watch.cancelled()) return {};
+        std::vector<const Proof*> together;
+        std::vector<Box> theirs;
+        for (const std::size_t i : group) {
+            together.push_back(proofs[i].get());
+            theirs.push_back(boxes[i]);
+        }
+        // What lies over one another burns twice, each by itself.
+        if (!any_overlap(theirs))
+            add_block(together);
+        else
+            for (const Proof* alone : together)
+                add_block({alone});
     }
     std::vector<SweepLine> ordered;
     append_nearest_first(std::move(blocks), from, ordered);

@@ -70,16 +70,21 @@ bool wanted(const PlanOptions& options, const job::Step& step) {
            std::find(options.only_steps->begin(), options.only_steps->end(), step.id) != options.only_steps->end();
 }
 
+/// The step's pictures as dots.
+std::vector<std::shared_ptr<const Proof>> proofs_of(const job::Job& job, const job::Step& step, double spot,
+                                                    const PlanOptions& options, const Watch& watch) {
+    ProofShelf once;
+    ProofShelf& shelf = options.shelf ? *options.shelf : once;
+    std::vector<std::shared_ptr<const Proof>> proofs;
+    for (const job::Motif& motif : job.motifs)
+        for (std::size_t i = 0; wanted(options, motif) && i < motif.art->pictures.size(); ++i)
+            if (step.on && job::Job::sent_picture(step, motif, i) && !watch.cancelled())
+                proofs.push_back(shelf.proof(motif, i, step, spot, watch));
+    return proofs;
+}
+
 StepShapes shapes_of(const job::Job& job, const job::Step& step, const PlanOptions& options, Flattened& flattened) {
     StepShapes result;
-    if (!wanted(options, step)) return result;
-    if (step.settings.kind == steps::StepKind::picture) {
-        for (const job::Motif& motif : job.motifs)
-            for (std::size_t i = 0; wanted(options, motif) && i < motif.art->pictures.size(); ++i)
-                if (step.on && job::Job::sent_picture(step, motif, i))
-                    result.proofs.push_back(std::make_shared<const Proof>(proof_of(motif, i, step)));
-        return result;
-    }
     const bool fills = step.settings.kind == steps::StepKind::engrave;
     for (const job::Motif& motif : job.motifs) {
         if (!wanted(options, motif)) continue;
@@ -130,7 +135,7 @@ Box bounds(const StepShapes& shapes) {
     for (const LineShape& line : shapes.lines)
         box.add(geometry::bounds(line.line));
     for (const auto& proof : shapes.proofs)
-        box.add(proof->box());
+        box.add(proof->frame.box());
     return box;
 }
 
@@ -236,7 +241,12 @@ Result<Plan> plan(const job::Job& job, const MachineProfile& machine, const Plan
     for (const job::Step& step : job.steps) {
         if (auto valid = steps::validate(step.settings, machine.top_speed()); !valid)
             return tl::unexpected(valid.error());
-        all.push_back(shapes_of(job, step, options, flattened));
+        all.push_back({});
+        if (wanted(options, step) && step.settings.kind == steps::StepKind::picture)
+            all.back().proofs = proofs_of(job, step, machine.spot, options, watch);
+        else if (wanted(options, step))
+            all.back() = shapes_of(job, step, options, flattened);
+        if (watch.cancelled()) return fail(chalkline::error::cancelled);
         box.add(bounds(all.back()));
     }
     if (auto fits = require_on_bed(box, machine); !fits) return tl::unexpected(fits.error());

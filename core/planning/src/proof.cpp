@@ -1,6 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/planning/proof.hpp>
-#include <chalkline/raster/resample.hpp>
 
 #include <algorithm>
 #include <cmath>
@@ -11,81 +10,143 @@ namespace {
 
 using geometry::Box;
 using geometry::Point;
+using geometry::Polyline;
 using geometry::Transform;
 
-constexpr double skew_slack = 1e-9;
+constexpr double whole_slack = 1e-6;  // dots: what rounding leaves of a whole number
 
-/// From pixels of the proof (right and down from its upper left corner) to pixels of the picture.
-raster::PixelMap pixels_to_source(const Proof& proof, const Transform& to_bed, const raster::RgbImage& image) {
-    const Transform from_bed = to_bed.inverse(), level = Transform::turn(proof.angle);
-    const auto source = [&](double x, double y) {
-        const Point on_level{proof.left + x * proof.pitch, proof.bottom + (proof.dots.height - y) * proof.pitch};
-        const Point unit = from_bed(level(on_level));
-        return Point{unit.x * image.width, (1 - unit.y) * image.height};
+/// What of the frame may burn, in dots from its lower left corner: the cropped picture, and its clip.
+std::vector<geometry::Region> burnable(const DotFrame& frame, const job::Motif& motif, std::size_t picture) {
+    const Transform to_dots = frame.to_bed().inverse();
+    const auto moved = [&](geometry::Region region, const Transform& map) {
+        for (Polyline& ring : region.rings)
+            for (Point& p : ring.points)
+                p = map(p);
+        return region;
     };
-    const Point origin = source(0, 0), right = source(1, 0) - origin, down = source(0, 1) - origin;
-    return {right.x, down.x, origin.x, right.y, down.y, origin.y};
+    std::vector<geometry::Region> limits{moved({{job::frame_of_picture(motif, picture)}}, to_dots)};
+    if (const auto& clip = motif.art->pictures[picture].clip) limits.push_back(moved(*clip, to_dots * motif.place));
+    return limits;
 }
 
-bool lies_straight(const raster::PixelMap& map) {
-    const double size = std::abs(map[0]) + std::abs(map[1]);
-    return (std::abs(map[1]) < skew_slack * size && std::abs(map[3]) < skew_slack * size) ||
-           (std::abs(map[0]) < skew_slack * size && std::abs(map[4]) < skew_slack * size);
-}
-
-/// Nothing burns beyond a picture that lies askew in its frame.
-void clear_outside(raster::Dots& dots, const raster::PixelMap& map, const raster::RgbImage& image) {
-    for (int y = 0; y < dots.height; ++y)
-        for (int x = 0; x < dots.width; ++x) {
-            const double sx = map[0] * (x + 0.5) + map[1] * (y + 0.5) + map[2];
-            const double sy = map[3] * (x + 0.5) + map[4] * (y + 0.5) + map[5];
-            if (sx < 0 || sy < 0 || sx > image.width || sy > image.height) dots.row(y)[x] = 0;
+/// Clears dots whose middle lies outside an area given in dots from the lower left corner.
+void clear_outside(raster::Dots& dots, const geometry::Region& area) {
+    const auto rows = geometry::scan_rows(0.5, dots.height, {area}, 1);
+    auto row = rows.begin();
+    for (int up = 0; up < dots.height; ++up) {
+        std::uint8_t* levels = dots.row(dots.height - 1 - up);
+        int bare_from = 0;
+        if (row != rows.end() && std::lround(row->y - 0.5) == up) {
+            for (const geometry::Stretch& s : row->stretches) {
+                const int from = std::clamp(static_cast<int>(std::ceil(s.from - 0.5 - whole_slack)), 0, dots.width);
+                const int to = std::clamp(static_cast<int>(std::ceil(s.to - 0.5 + whole_slack)), from, dots.width);
+                std::fill(levels + bare_from, levels + std::max(from, bare_from), std::uint8_t{0});
+                bare_from = to;
+            }
+            ++row;
         }
+        std::fill(levels + bare_from, levels + dots.width, std::uint8_t{0});
+    }
+}
+
+bool covers_frame(const DotFrame& frame, const geometry::Region& area) {
+    if (area.rings.size() != 1 || area.rings.front().points.size() != 4) return false;
+    const Box box = geometry::bounds(area.rings);
+    return geometry::covered_area({area}) > box.width() * box.height() * (1 - 1e-6) &&
+           box.contains({0, 0, frame.columns, frame.rows}, 0.5);
 }
 
 }  // namespace
 
-Transform Proof::to_bed() const {
-    return Transform::turn(angle) * Transform::move(left, bottom) * Transform::scale(pitch, pitch);
+Transform DotFrame::to_bed() const {
+    return Transform::turn(angle) * Transform::move(left, bottom) * Transform::scale(across, pitch);
 }
 
-int Proof::blob_dots() const {
-    return std::max(1, static_cast<int>(std::lround(blob / pitch)));
-}
-
-Box Proof::box() const {
+Box DotFrame::box() const {
     Box box;
-    const double width = dots.width, height = dots.height;
-    for (const Point corner : {Point{0, 0}, Point{width, 0}, Point{width, height}, Point{0, height}})
-        if (width > 0 && height > 0) box.add(to_bed()(corner));
+    for (const Point corner : {Point{0, 0}, Point{columns, 0}, Point{columns, rows}, Point{0, rows}})
+        if (columns > 0 && rows > 0) box.add(to_bed()(corner));
     return box;
 }
 
-Proof proof_of(const job::Motif& motif, std::size_t picture, const job::Step& step) {
-    const steps::StepSettings& settings = step.settings;
+int Proof::blob_dots() const {
+    return std::max(1, static_cast<int>(std::lround(blob / frame.pitch)));
+}
+
+DotFrame dot_frame(const job::Motif& motif, std::size_t picture, const steps::StepSettings& settings) {
+    DotFrame frame;
+    frame.angle = settings.fill.angle * std::numbers::pi / 180;
+    frame.pitch = settings.line_pitch.mm();
+    frame.across = settings.picture.dot_pitch > Length() ? settings.picture.dot_pitch.mm() : frame.pitch;
     const art::PlacedPicture& placed = motif.art->pictures[picture];
-    const raster::RgbImage& image = *placed.image;
-    const Transform to_bed = motif.place * placed.place;
-    Proof proof{motif.id, step.id, {}, settings.fill.angle * std::numbers::pi / 180, 0, 0, settings.line_pitch.mm()};
-    const Transform to_level = Transform::turn(-proof.angle) * to_bed;
-    Box frame;
-    for (const Point corner : {Point{0, 0}, Point{1, 0}, Point{1, 1}, Point{0, 1}})
-        frame.add(to_level(corner));
+    if ((motif.place * placed.place).area() == 0 || placed.image->pixels.empty()) return frame;
+    Box box;
+    for (const Point corner : job::frame_of_picture(motif, picture).points)
+        box.add(Transform::turn(-frame.angle)(corner));
     // Whole dots that fit: a picture as large as the bed stays on it.
-    const double columns = std::max(1.0, std::floor(frame.width() / proof.pitch + 1e-6));
-    const double rows = std::max(1.0, std::floor(frame.height() / proof.pitch + 1e-6));
-    if (to_bed.area() == 0 || image.pixels.empty() || columns * rows > most_dots) return proof;
-    proof.left = frame.left;
-    proof.bottom = frame.bottom;
-    proof.dots = raster::Dots(static_cast<int>(columns), static_cast<int>(rows));
-    const auto map = pixels_to_source(proof, to_bed, image);
-    auto grey = raster::seen_through(raster::to_grey(image), map, proof.dots.width, proof.dots.height);
-    grey = raster::toned(std::move(grey), motif.tone, proof.pitch);
-    const auto light = raster::to_light(grey, settings.picture.response, settings.picture.burns_light);
-    proof.dots = raster::dither(light, settings.picture.dots);
-    if (!lies_straight(map)) clear_outside(proof.dots, map, image);
+    frame.left = box.left;
+    frame.columns = std::max(1.0, std::floor(box.width() / frame.across + whole_slack));
+    frame.bottom = std::ceil(box.bottom / frame.pitch - whole_slack) * frame.pitch;
+    frame.rows = std::floor((box.top - frame.bottom) / frame.pitch + whole_slack);
+    if (frame.rows < 1) {
+        frame.bottom = box.bottom;
+        frame.rows = 1;
+    }
+    if (frame.columns * frame.rows > most_dots) frame.columns = frame.rows = 0;
+    return frame;
+}
+
+raster::Sight sight_of(const DotFrame& frame, const job::Motif& motif, std::size_t picture, int image_width,
+                       int image_height, int width, int height) {
+    const Transform from_bed = (motif.place * motif.art->pictures[picture].place).inverse(), to_bed = frame.to_bed();
+    const auto source = [&](double x, double y) {
+        const Point unit = from_bed(to_bed({x / width * frame.columns, (1 - y / height) * frame.rows}));
+        return Point{unit.x * image_width, (1 - unit.y) * image_height};
+    };
+    const Point origin = source(0, 0), right = source(1, 0) - origin, down = source(0, 1) - origin;
+    return {{right.x, down.x, origin.x, right.y, down.y, origin.y},
+            width,
+            height,
+            frame.columns * frame.across / width,
+            frame.rows * frame.pitch / height};
+}
+
+raster::Material material_of(const steps::StepSettings& settings, double spot) {
+    const steps::PictureSettings& picture = settings.picture;
+    const bool spared = picture.spare_gain && picture.response.size() < 2;
+    return {picture.response, picture.burns_light, spared ? raster::dot_gain(spot, settings.line_pitch.mm()) : 1};
+}
+
+raster::DitherSettings dots_of(const steps::StepSettings& settings) {
+    raster::DitherSettings dots = settings.picture.dots;
+    const double across =
+        settings.picture.dot_pitch > Length() ? settings.picture.dot_pitch.mm() : settings.line_pitch.mm();
+    const double rest = settings.picture.off_time.seconds() * settings.speed.mm_per_s() / across;
+    dots.bare_between = std::max(dots.bare_between, static_cast<int>(std::ceil(std::min(rest, 1000.0) - whole_slack)));
+    return dots;
+}
+
+Proof proof_of(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot,
+               const raster::GreyImage& kept, const Watch& watch) {
+    const raster::RgbImage& image = *motif.art->pictures[picture].image;
+    Proof proof{motif.id, step.id, dot_frame(motif, picture, step.settings), {}, {}};
+    const int columns = static_cast<int>(proof.frame.columns), rows = static_cast<int>(proof.frame.rows);
+    if (columns == 0 || rows == 0) return proof;
+    const raster::Sight sight = sight_of(proof.frame, motif, picture, image.width, image.height, columns, rows);
+    const auto light = raster::light_of(image, kept, motif.preparation, material_of(step.settings, spot), sight);
+    if (watch.cancelled()) return proof;
+    proof.dots = raster::dither(light, dots_of(step.settings));
+    if (watch.cancelled()) return proof;
+    for (const geometry::Region& area : burnable(proof.frame, motif, picture))
+        if (!covers_frame(proof.frame, area)) clear_outside(proof.dots, area);
     proof.statistics = raster::statistics(proof.dots, proof.blob_dots());
     return proof;
+}
+
+Proof proof_of(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot) {
+    const raster::Preparation& how = motif.preparation;
+    return proof_of(motif, picture, step, spot,
+                    raster::kept(*motif.art->pictures[picture].image, how.background, how.crop));
 }
 
 }  // namespace chalkline::planning

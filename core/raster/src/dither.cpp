@@ -71,17 +71,43 @@ class ErrorRows {
     int now_ = 0;
 };
 
+/// Keeps burned dots apart: so many bare ones along the row between two, and none straight above one another.
+class Apart {
+ public:
+    explicit Apart(const DitherSettings& settings)
+        : gap_(std::max(settings.bare_between, settings.lone ? 1 : 0)), lone_(settings.lone) {}
+    bool any() const { return gap_ > 0; }
+    void begin_row() { bare_ = gap_; }
+    /// A dot may burn at `x`; `above`: the row before, null for the first.
+    bool may_burn(int x, const std::uint8_t* above) const {
+        return bare_ >= gap_ && (!lone_ || above == nullptr || above[x] == 0);
+    }
+    void pass(bool burned) { bare_ = burned ? 0 : bare_ + 1; }
+
+ private:
+    int gap_;
+    bool lone_;
+    int bare_ = 0;
+};
+
 /// One row from `from` in steps of `Way` (1 or −1). The kernel is known while compiling, so that weights of 0 vanish.
-template <const Kernel& kernel, int Way>
-void diffuse_row(const std::uint16_t* in, std::uint8_t* out, int width, float white, float noise, Noise& random,
-                 ErrorRows& errors) {
+/// `apart` is null where dots may touch.
+template <const Kernel& kernel, int Way, bool Spaced>
+void diffuse_row(const std::uint16_t* in, std::uint8_t* out, const std::uint8_t* above, int width, float white,
+                 float noise, Noise& random, ErrorRows& errors, Apart& apart) {
     float *here = errors.row(0), *below = errors.row(1), *beneath = errors.row(2);
     const float half = white / 2;
     float carried = 0, carried_two = 0;  // of the current row, kept in registers
     for (int i = 0; i < width; ++i) {
         const int x = Way > 0 ? i : width - 1 - i;
-        const float value = in[x] + here[x] + carried;
-        const bool dark = value < (noise > 0 ? half + noise * random.next() : half);
+        float value = in[x] + here[x] + carried;
+        bool dark = value < (noise > 0 ? half + noise * random.next() : half);
+        if constexpr (Spaced) {
+            // Tones darker than dots apart can show would pile up error without end.
+            value = std::max(value, -white);
+            dark = dark && apart.may_burn(x, above);
+            apart.pass(dark);
+        }
         out[x] = dark ? 255 : 0;
         const float error = (dark ? value : value - white) / kernel.divisor;
         carried = carried_two + error * kernel.here[0];
@@ -95,19 +121,44 @@ void diffuse_row(const std::uint16_t* in, std::uint8_t* out, int width, float wh
     }
 }
 
-template <const Kernel& kernel>
-Dots diffuse(const GreyImage& light, const DitherSettings& settings) {
+template <const Kernel& kernel, bool Spaced>
+Dots diffuse_all(const GreyImage& light, const DitherSettings& settings) {
     Dots dots(light.width, light.height);
     ErrorRows errors(light.width);
     Noise random{settings.seed == 0 ? 1 : settings.seed};
     const auto white = static_cast<float>(light.white);
     const float noise = static_cast<float>(settings.noise) * white;
+    Apart apart(settings);
     for (int y = 0; y < light.height; ++y) {
+        const std::uint8_t* above = y > 0 ? dots.row(y - 1) : nullptr;
+        apart.begin_row();
         if (settings.serpentine && y % 2 == 1)
-            diffuse_row<kernel, -1>(light.row(y), dots.row(y), light.width, white, noise, random, errors);
+            diffuse_row<kernel, -1, Spaced>(light.row(y), dots.row(y), above, light.width, white, noise, random, errors,
+                                            apart);
         else
-            diffuse_row<kernel, 1>(light.row(y), dots.row(y), light.width, white, noise, random, errors);
+            diffuse_row<kernel, 1, Spaced>(light.row(y), dots.row(y), above, light.width, white, noise, random, errors,
+                                           apart);
         errors.next();
+    }
+    return dots;
+}
+
+template <const Kernel& kernel>
+Dots diffuse(const GreyImage& light, const DitherSettings& settings) {
+    return Apart(settings).any() ? diffuse_all<kernel, true>(light, settings)
+                                 : diffuse_all<kernel, false>(light, settings);
+}
+
+/// Drops dots that come too near to one that burns already.
+Dots thinned(Dots dots, const DitherSettings& settings) {
+    Apart apart(settings);
+    for (int y = 0; apart.any() && y < dots.height; ++y) {
+        apart.begin_row();
+        for (int x = 0; x < dots.width; ++x) {
+            std::uint8_t& level = dots.row(y)[x];
+            if (level > 0 && !apart.may_burn(x, y > 0 ? dots.row(y - 1) : nullptr)) level = 0;
+            apart.pass(level > 0);
+        }
     }
     return dots;
 }
@@ -195,7 +246,7 @@ bool diffuses_error(DitherMethod method) {
 Dots dither(const GreyImage& light, const DitherSettings& settings) {
     switch (settings.method) {
         case DitherMethod::threshold:
-            return by_mask(light, {1, {0.5}});
+            return thinned(by_mask(light, {1, {0.5}}), settings);
         case DitherMethod::floyd_steinberg:
             return diffuse<floyd_steinberg>(light, settings);
         case DitherMethod::jarvis:
@@ -209,23 +260,40 @@ Dots dither(const GreyImage& light, const DitherSettings& settings) {
         case DitherMethod::atkinson:
             return diffuse<atkinson>(light, settings);
         case DitherMethod::bayer2:
-            return by_mask(light, bayer(2));
+            return thinned(by_mask(light, bayer(2)), settings);
         case DitherMethod::bayer4:
-            return by_mask(light, bayer(4));
+            return thinned(by_mask(light, bayer(4)), settings);
         case DitherMethod::bayer8:
-            return by_mask(light, bayer(8));
+            return thinned(by_mask(light, bayer(8)), settings);
         case DitherMethod::bayer16:
-            return by_mask(light, bayer(16));
+            return thinned(by_mask(light, bayer(16)), settings);
         case DitherMethod::halftone:
-            return halftone(light, settings);
+            return thinned(halftone(light, settings), settings);
         case DitherMethod::blue_noise:
-            return by_mask(light, blue_noise());
+            return thinned(by_mask(light, blue_noise()), settings);
         case DitherMethod::strokes:
-            return strokes(light, settings);
+            return thinned(strokes(light, settings), settings);
         case DitherMethod::grey:
             return levels(light);
     }
     return {};
+}
+
+std::vector<CurvePoint> transfer_of(const DitherSettings& settings) {
+    constexpr int steps = 16, side = 64, border = 8;  // at the border errors are dropped
+    std::vector<CurvePoint> transfer;
+    for (int i = 0; i <= steps; ++i) {
+        const double wanted = static_cast<double>(i) / steps;
+        const GreyImage flat(side, side, static_cast<std::uint16_t>(std::lround((1 - wanted) * 65535)));
+        const Dots dots = dither(flat, settings);
+        double sum = 0;
+        for (int y = border; y < side - border; ++y)
+            for (int x = border; x < side - border; ++x)
+                sum += dots.row(y)[x];
+        constexpr int inside = side - 2 * border;
+        transfer.push_back({wanted, sum / 255 / (inside * inside)});
+    }
+    return transfer;
 }
 
 }  // namespace chalkline::raster

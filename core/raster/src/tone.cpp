@@ -1,4 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "matrix.hpp"
+
 #include <chalkline/raster/tone.hpp>
 
 #include <opencv2/imgproc.hpp>
@@ -23,7 +25,7 @@ void map_values(GreyImage& grey, Function function) {
 
 /// Unsharp masking: what differs from the blurred picture is added again.
 void sharpen(GreyImage& grey, double strength, double sigma) {
-    cv::Mat picture(grey.height, grey.width, CV_16UC1, grey.pixels.data());
+    cv::Mat picture = matrix_of(grey);
     cv::Mat soft;
     cv::GaussianBlur(picture, soft, {}, sigma, sigma, cv::BORDER_REPLICATE);
     cv::addWeighted(picture, 1 + strength, soft, -strength, 0, picture);
@@ -86,6 +88,16 @@ GreyImage to_light(const GreyImage& grey, const std::vector<CurvePoint>& respons
         return 1 - (wanted.size() < 2 ? marked : curve_at(wanted, marked));
     });
     return light;
+}
+
+double dot_gain(double spot, double pitch) {
+    constexpr double quarter_pi = 0.785398163397448;
+    const double wide = spot / pitch;
+    return std::max(1.0, wide * (1 + quarter_pi * wide) / (1 + quarter_pi));
+}
+
+void spare_gain(GreyImage& light, double gain) {
+    map_values(light, [&](double v) { return std::pow(v, 1 / gain); });
 }
 
 }  // namespace chalkline::raster

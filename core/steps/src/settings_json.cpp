@@ -124,6 +124,11 @@ Json all_of(const PictureSettings& picture) {
             {"cell_dots", dots.cell},
             {"screen_angle_deg", dots.screen_angle},
             {"form", word_of(dots.form, forms)},
+            {"bare_between_dots", dots.bare_between},
+            {"lone_dots", dots.lone},
+            {"dot_pitch_mm", picture.dot_pitch.mm()},
+            {"spare_gain", picture.spare_gain},
+            {"off_time_s", picture.off_time.seconds()},
             {"lowest_power", picture.lowest.percent()},
             {"burns_light", picture.burns_light},
             {"response", response}};
@@ -143,6 +148,11 @@ PictureSettings picture_from(const Json& json) {
     dots.cell = json.value("cell_dots", dots.cell);
     dots.screen_angle = json.value("screen_angle_deg", dots.screen_angle);
     read(json, "form", dots.form, forms);
+    dots.bare_between = json.value("bare_between_dots", 0);
+    dots.lone = json.value("lone_dots", false);
+    read(json, "dot_pitch_mm", picture.dot_pitch);
+    picture.spare_gain = json.value("spare_gain", false);
+    picture.off_time = Duration::seconds(json.value("off_time_s", 0.0));
     picture.lowest = Power::percent(json.value("lowest_power", 0.0));
     picture.burns_light = json.value("burns_light", false);
     for (const Json& point : json.value("response", Json::array()))

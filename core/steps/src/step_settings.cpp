@@ -72,6 +72,10 @@ const char* first_wrong_detail(const StepSettings& s) {
     if (!within(picture.dots.noise, 0, 1)) return "noise";
     if (!within(picture.dots.cell, 2, 200)) return "cell_dots";
     if (!within(picture.dots.screen_angle, -360, 360)) return "screen_angle_deg";
+    const double across = picture.dot_pitch.mm();
+    if (across != 0 && !within(across, finest_pitch.mm(), coarsest_pitch.mm())) return "dot_pitch_mm";
+    if (!within(picture.off_time.seconds(), 0, 1)) return "off_time_s";
+    if (!within(picture.dots.bare_between, 0, 1000)) return "bare_between_dots";
     for (std::size_t i = 0; i < picture.response.size(); ++i) {
         const auto& point = picture.response[i];
         const bool rises = i == 0 || (point.in > picture.response[i - 1].in && point.out > picture.response[i - 1].out);

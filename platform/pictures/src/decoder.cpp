@@ -23,6 +23,8 @@ std::uint8_t over_white(int channel, int alpha) {
 
 raster::RgbImage to_rgb(const QImage& image) {
     raster::RgbImage result(image.width(), image.height(), {255, 255, 255});
+    if (image.hasAlphaChannel()) result.opacity.resize(result.pixels.size(), 255);
+    bool opaque = true;
     constexpr int strip = 64;  // rows converted at once: never the whole picture twice
     for (int top = 0; top < image.height(); top += strip) {
         const QImage part = image.copy(0, top, image.width(), std::min(strip, image.height() - top))
@@ -31,11 +33,16 @@ raster::RgbImage to_rgb(const QImage& image) {
             const auto* row = reinterpret_cast<const QRgb*>(part.constScanLine(y));
             for (int x = 0; x < part.width(); ++x) {
                 const int alpha = qAlpha(row[x]);
+                if (alpha < 255) {
+                    opaque = false;
+                    result.opacity[result.index(x, top + y)] = static_cast<std::uint8_t>(alpha);
+                }
                 result.at(x, top + y) = {over_white(qRed(row[x]), alpha), over_white(qGreen(row[x]), alpha),
                                          over_white(qBlue(row[x]), alpha)};
             }
         }
     }
+    if (opaque) result.opacity.clear();
     return result;
 }
 

@@ -118,12 +118,12 @@ TEST_CASE("turned, mirrored and stretched pictures keep their tones and their pl
         job = job::transform(job, {job.motifs[0].id}, map).value();
         job.steps[0].settings.fill.angle = *rc::gen::element(0, 90, 30);
         job.steps[0].settings.line_pitch = Length::mm(0.2);
-        const Proof proof = proof_of(job.motifs[0], 0, job.steps[0]);
+        const Proof proof = proof_of(job.motifs[0], 0, job.steps[0], 0.18);
         const auto to_unit = (job.motifs[0].place * job.motifs[0].art->pictures[0].place).inverse();
         double sums[4] = {}, counts[4] = {};
         for (int y = 0; y < proof.dots.height; ++y)
             for (int x = 0; x < proof.dots.width; ++x) {
-                const auto unit = to_unit(proof.to_bed()({x + 0.5, proof.dots.height - y - 0.5}));
+                const auto unit = to_unit(proof.frame.to_bed()({x + 0.5, proof.dots.height - y - 0.5}));
                 const bool inside = unit.x > 0 && unit.x < 1 && unit.y > 0 && unit.y < 1;
                 // Nothing burns more than a dot beyond the picture.
                 if (unit.x < -0.05 || unit.x > 1.05 || unit.y < -0.05 || unit.y > 1.05)
@@ -187,15 +187,173 @@ TEST_CASE("odd pictures are planned or refused, never worse") {
 
 TEST_CASE("tone and picture settings come back from the job file") {
     job::Job job = job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value().job;
-    job.motifs[0].tone = {.black = 0.1, .brightness = -6, .contrast = 12, .gamma = 1.35, .curve = {{0, 0}, {1, 0.9}}};
-    job.motifs[0].tone.sharpen = 0.8;
+    job.motifs[0].preparation.tone = {
+        .black = 0.1, .brightness = -6, .contrast = 12, .gamma = 1.35, .curve = {{0, 0}, {1, 0.9}}};
+    job.motifs[0].preparation.tone.sharpen = 0.8;
     auto& s = job.steps[0].settings;
     s.kind = steps::StepKind::picture;
     s.picture = {{raster::DitherMethod::halftone, false, 0.2, 9, 8, 30, raster::DitherSettings::Form::line},
                  Power::percent(12),
                  true,
                  {{0, 0}, {0.5, 0.8}, {1, 1}}};
+    s.picture.dots.bare_between = 3;
+    s.picture.dots.lone = true;
+    s.picture.dot_pitch = Length::mm(0.12);
+    s.picture.spare_gain = true;
+    s.picture.off_time = Duration::seconds(0.002);
+    raster::Preparation& how = job.motifs[0].preparation;
+    how.crop = {0.1, 0.2, 0.9, 0.75};
+    how.mix = {0.5, 0.4, 0.1};
+    how.denoise = 0.3;
+    how.local_contrast = 0.2;
+    how.background = {raster::Background::Way::cut_out,
+                      0.2,
+                      {0.2, 0.2, 0.7, 0.7},
+                      {{true, 0.03, {{0.1, 0.2}, {0.3, 0.4}}}, {false, 0.02, {{0.5, 0.5}}}},
+                      0.4};
+    job = job::keep_variant(job, job.motifs[0].id, job.steps[0].id, "soft").value();
     const job::Job again = job::parse_chalk(job::to_chalk(job).value(), "x").value().job;
-    CHECK(again.motifs[0].tone == job.motifs[0].tone);
-    CHECK(again.steps[0].settings == s);
+    CHECK(again.motifs[0].preparation == job.motifs[0].preparation);
+    CHECK(again.motifs[0].variants == job.motifs[0].variants);
+    CHECK(again.steps[0].settings == job.steps[0].settings);
+}
+
+TEST_CASE("variants are kept by name, used again and dropped") {
+    job::Job job = picture_job(ramp(20, 10), 20, 10, {50, 50});
+    const job::Id motif = job.motifs[0].id, step = job.steps[0].id;
+    job = job::keep_variant(job, motif, step, "plain").value();
+    job.motifs[0].preparation.tone.gamma = 2;
+    job.steps[0].settings.picture.dots.method = raster::DitherMethod::stucki;
+    job.steps[0].settings.power = Power::percent(33);
+    job = job::keep_variant(job, motif, step, "light").value();
+    job = job::use_variant(job, motif, step, 0).value();
+    CHECK(job.motifs[0].preparation == raster::Preparation());
+    CHECK(job.steps[0].settings.picture.dots.method == raster::DitherMethod::floyd_steinberg);
+    CHECK(job.steps[0].settings.power == Power::percent(33));  // power and speed stay the step's own
+    job = job::keep_variant(job, motif, step, "light").value();
+    CHECK(job.motifs[0].variants.size() == 2);
+    CHECK(job.motifs[0].variants[1].preparation.tone.gamma == 1);
+    job = job::drop_variant(job, motif, 0).value();
+    CHECK(job.motifs[0].variants.front().name == "light");
+    CHECK(job::use_variant(job, motif, step, 5).error().code == job::error::unknown_variant);
+    CHECK(job::drop_variant(job, motif, 1).error().code == job::error::unknown_variant);
+}
+
+TEST_CASE("a cropped picture burns its part where it was, and nothing else") {
+    job::Job job = picture_job(ramp(200, 100), 40, 20, {50, 60});
+    const Plan whole = planned(job);
+    job.motifs[0].preparation.crop = {0.25, 0.1, 0.5, 0.6};
+    const geometry::Box box = job::bounds(job);
+    CHECK(box.left == Approx(60));
+    CHECK(box.right == Approx(70));
+    CHECK(box.bottom == Approx(68));
+    CHECK(box.top == Approx(78));
+    const Plan made = planned(job);
+    CHECK(made.proofs[0]->dots.width == 100);
+    CHECK(made.proofs[0]->dots.height == 100);
+    CHECK(box.contains(made.burn_box, 0.02));
+    for (const double x : {60.0, 63.0, 66.0})
+        CHECK(burned_share(made, {x, 68, x + 4, 78}, 0.1) ==
+              Approx(burned_share(whole, {x, 68, x + 4, 78}, 0.1)).margin(0.02));
+    // Off the piece counts what is left of it.
+    job.stock = job::Stock{"Lime", Length::mm(3), {59, 67}, 12, 12};
+    const auto lying = lying_of(job, {});
+    CHECK(lying.off_stock == 0);
+    job.motifs[0].preparation.crop = {};
+    CHECK(lying_of(job, {}).off_stock > 0);
+}
+
+TEST_CASE("a clipped picture burns inside its clip only") {
+    job::Job job = picture_job(raster::RgbImage(50, 50, {0, 0, 0}), 20, 20, {100, 100});
+    auto art = std::make_shared<art::Artwork>(*job.motifs[0].art);
+    geometry::Polyline diamond{{{10, 0}, {20, 10}, {10, 20}, {0, 10}}, true};
+    art->pictures[0].clip = geometry::Region{{diamond}};
+    job.motifs[0].art = art;
+    const Plan made = planned(job);
+    double lit = 0;
+    for (const auto& moved : test::interpret(made.program)) {
+        if (!moved.lit()) continue;
+        lit += geometry::distance(moved.from, moved.to) * 0.1;
+        for (const geometry::Point p : {moved.from, moved.to})
+            REQUIRE(std::abs(p.x - 110) + std::abs(p.y - 110) < 10.16);
+    }
+    CHECK(lit == Approx(200).epsilon(0.02));
+}
+
+TEST_CASE("dots may lie closer along a line than the lines") {
+    job::Job job = picture_job(ramp(200, 100), 40, 20, {50, 60});
+    job.steps[0].settings.line_pitch = Length::mm(0.2);
+    job.steps[0].settings.picture.dot_pitch = Length::mm(0.1);
+    job.steps[0].settings.power = Power::percent(100);
+    const Plan made = planned(job);
+    CHECK(made.proofs[0]->dots.width == 400);
+    CHECK(made.proofs[0]->dots.height == 100);
+    CHECK(burned_share(made, {60, 60, 64, 80}, 0.2) == Approx(1 - std::pow((0.3 + 0.055) / 1.055, 2.4)).margin(0.02));
+}
+
+TEST_CASE("a rest between dots is kept at the speed of the step") {
+    job::Job job = picture_job(raster::RgbImage(40, 40, {0, 0, 0}), 8, 8, {50, 50});
+    steps::StepSettings& s = job.steps[0].settings;
+    s.speed = Speed::mm_per_min(3000);
+    s.picture.off_time = Duration::seconds(0.005);  // 50 mm/s: a quarter of a millimetre, three dots
+    s.fill.both_ways = false;
+    double end = -100, row = -1;
+    int runs = 0;
+    for (const auto& moved : test::interpret(planned(job).program)) {
+        if (!moved.lit()) continue;
+        if (moved.to.y == row) CHECK(moved.from.x - end >= 0.25 - 1e-6);
+        row = moved.to.y;
+        end = moved.to.x;
+        ++runs;
+    }
+    CHECK(runs > 1000);
+}
+
+TEST_CASE("pictures side by side share their sweeps where that is quicker, and burn the same dots") {
+    job::Job job = picture_job(ramp(60, 40), 12, 8, {50, 50.03});
+    job.steps[0].settings.speed = Speed::mm_per_min(6000);
+    const auto second = picture_job(ramp(60, 40), 12, 8, {66, 52.07}).motifs[0];
+    job.motifs.push_back(second);
+    job.motifs.back().id = ++job.last_id;
+    const auto sweeps = [](const Plan& plan) {
+        return std::count_if(plan.program.operations.begin(), plan.program.operations.end(),
+                             [](const auto& op) { return std::holds_alternative<machine::Sweep>(op.act); });
+    };
+    const auto lit = [](const Plan& plan) {
+        double sum = 0;
+        for (const auto& moved : test::interpret(plan.program))
+            if (moved.lit()) sum += geometry::distance(moved.from, moved.to);
+        return sum;
+    };
+    const Plan near = planned(job);
+    CHECK(sweeps(near) < 110);  // 80 rows each, 60 of them shared
+    // Far apart each is burned by itself, with as many lit dots.
+    job.motifs[1].place = geometry::Transform::move(200, 0) * job.motifs[1].place;
+    const Plan far = planned(job);
+    CHECK(sweeps(far) > 150);
+    CHECK(lit(near) == Approx(lit(far)).epsilon(0.002));
+    CHECK(near.total < far.total);
+    // Over one another both burn.
+    job.motifs[1].place = job.motifs[0].place;
+    CHECK(lit(planned(job)) == Approx(2 * lit(planned(picture_job(ramp(60, 40), 12, 8, {50, 50.03})))).epsilon(0.01));
+}
+
+TEST_CASE("a proof is made once for as long as nothing it depends on changes") {
+    job::Job job = picture_job(ramp(60, 40), 12, 8, {50, 50});
+    ProofShelf shelf;
+    const auto made = shelf.proof(job.motifs[0], 0, job.steps[0], 0.18);
+    job.steps[0].settings.power = Power::percent(11);
+    CHECK(shelf.proof(job.motifs[0], 0, job.steps[0], 0.18) == made);
+    job.motifs[0].preparation.tone.gamma = 2;
+    const auto toned = shelf.proof(job.motifs[0], 0, job.steps[0], 0.18);
+    CHECK(toned != made);
+    CHECK(toned->dots.levels != made->dots.levels);
+    job.motifs[0].preparation.tone.gamma = 1;
+    CHECK(shelf.proof(job.motifs[0], 0, job.steps[0], 0.18) == made);
+    // What was given up is not kept.
+    std::stop_source stop;
+    stop.request_stop();
+    job.motifs[0].preparation.tone.gamma = 3;
+    CHECK(shelf.proof(job.motifs[0], 0, job.steps[0], 0.18, {stop.get_token(), {}})->dots.width == 0);
+    CHECK(shelf.proof(job.motifs[0], 0, job.steps[0], 0.18)->dots.width == 120);
 }

@@ -5,7 +5,9 @@
 #include <chalkline/steps/settings_json.hpp>
 
 #include <algorithm>
+#include <array>
 #include <cmath>
+#include <string_view>
 #include <type_traits>
 
 namespace chalkline::job {
@@ -28,6 +30,19 @@ double finite(const Json& json) {
 
 Json json_of(const Point& point) {
     return {point.x, point.y};
+}
+
+constexpr std::array<std::string_view, 3> background_ways{"keep", "flood", "cut-out"};
+
+Json json_of(const raster::Part& part) {
+    return {part.left, part.top, part.right, part.bottom};
+}
+
+/// A part with an area, inside the picture.
+raster::Part part_from_json(const Json& json) {
+    const auto share = [&](int i) { return std::clamp(finite(json.at(static_cast<std::size_t>(i))), 0.0, 1.0); };
+    const raster::Part part{share(0), share(1), share(2), share(3)};
+    return part.left < part.right && part.top < part.bottom ? part : raster::Part{};
 }
 
 Json json_of(const art::TextDesign& text) {
@@ -208,6 +223,76 @@ raster::ToneSettings tone_from_json(const Json& json) {
     for (const Json& point : json.value("curve", Json::array()))
         tone.curve.push_back({finite(point.at(0)), finite(point.at(1))});
     return tone;
+}
+
+/// The tone stands by itself, beside it.
+Json to_json(const raster::Preparation& how) {
+    const raster::Preparation rest;
+    Json json = Json::object();
+    if (how.crop != rest.crop) json["crop"] = json_of(how.crop);
+    if (how.mix != rest.mix) json["mix"] = how.mix;
+    if (how.denoise != rest.denoise) json["denoise"] = how.denoise;
+    if (how.local_contrast != rest.local_contrast) json["local_contrast"] = how.local_contrast;
+    if (how.background == rest.background) return json;
+    const raster::Background& background = how.background;
+    Json strokes = Json::array();
+    for (const raster::Stroke& stroke : background.strokes) {
+        Json points = Json::array();
+        for (const raster::Place& p : stroke.points)
+            points.push_back({p.x, p.y});
+        strokes.push_back({{"keep", stroke.keep}, {"radius", stroke.radius}, {"points", points}});
+    }
+    json["background"] = {{"way", background_ways[static_cast<std::size_t>(background.way)]},
+                          {"tolerance", background.tolerance},
+                          {"box", json_of(background.box)},
+                          {"strokes", strokes},
+                          {"vignette", background.vignette}};
+    return json;
+}
+
+raster::Preparation preparation_from_json(const Json& json) {
+    raster::Preparation how;
+    const auto share = [](const Json& from, const char* key, double rest) {
+        return from.contains(key) ? std::clamp(finite(from.at(key)), 0.0, 1.0) : rest;
+    };
+    if (json.contains("crop")) how.crop = part_from_json(json.at("crop"));
+    if (json.contains("mix"))
+        for (std::size_t i = 0; i < how.mix.size(); ++i)
+            how.mix[i] = std::clamp(finite(json.at("mix").at(i)), -2.0, 3.0);
+    how.denoise = share(json, "denoise", 0);
+    how.local_contrast = share(json, "local_contrast", 0);
+    if (!json.contains("background")) return how;
+    const Json& from = json.at("background");
+    const auto way =
+        std::find(background_ways.begin(), background_ways.end(), from.value("way", std::string(background_ways[0])));
+    if (way == background_ways.end()) throw std::invalid_argument("background");
+    how.background.way = static_cast<raster::Background::Way>(way - background_ways.begin());
+    how.background.tolerance = share(from, "tolerance", how.background.tolerance);
+    if (from.contains("box")) how.background.box = part_from_json(from.at("box"));
+    how.background.vignette = share(from, "vignette", 0);
+    for (const Json& stroke : from.value("strokes", Json::array())) {
+        raster::Stroke read{stroke.at("keep"), share(stroke, "radius", 0.02), {}};
+        for (const Json& p : stroke.at("points"))
+            read.points.push_back({finite(p.at(0)), finite(p.at(1))});
+        how.background.strokes.push_back(std::move(read));
+    }
+    return how;
+}
+
+Json to_json(const Variant& variant) {
+    return {{"name", variant.name},
+            {"prepare", to_json(variant.preparation)},
+            {"tone", to_json(variant.preparation.tone)},
+            {"step", steps::to_json(variant.settings)}};
+}
+
+Variant variant_from_json(const Json& json) {
+    Variant variant{json.at("name"), preparation_from_json(json.at("prepare")), {}};
+    variant.preparation.tone = tone_from_json(json.at("tone"));
+    const auto settings = steps::settings_from_json(json.at("step"));
+    if (!settings) throw std::invalid_argument("variant");
+    variant.settings = *settings;
+    return variant;
 }
 
 Json to_json(const Override& one) {

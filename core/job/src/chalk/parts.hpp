@@ -32,6 +32,10 @@ MarkedPlace marked_from_json(const Json& json);
 /// Only what is not at rest.
 Json to_json(const raster::ToneSettings& tone);
 raster::ToneSettings tone_from_json(const Json& json);
+Json to_json(const raster::Preparation& how);
+raster::Preparation preparation_from_json(const Json& json);
+Json to_json(const Variant& variant);
+Variant variant_from_json(const Json& json);
 Json to_json(const Override& one);
 Override override_from_json(const Json& json);
 

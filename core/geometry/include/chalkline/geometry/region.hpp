@@ -37,5 +37,7 @@ struct ScanRow {
 /// drawn one.
 /// REQUIRES: pitch > 0 and every coordinate finite.
 std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch);
+/// The same with the lowest row at `first` and none above `top`.
+std::vector<ScanRow> scan_rows(double first, double top, const std::vector<Region>& regions, double pitch);
 
 }  // namespace chalkline::geometry

@@ -22,7 +22,7 @@ inline constexpr std::string_view lost_step = "job.lost-step";
 inline constexpr std::string_view lost_stock = "job.lost-stock";
 }  // namespace notice
 
-inline constexpr int chalk_version = 5;
+inline constexpr int chalk_version = 6;
 
 /// A job read from a file, and what of it could not be read: damaged, or drawn in a way that gives nothing any more.
 struct Opened {

@@ -15,6 +15,7 @@ inline constexpr std::string_view unknown_step = "job.unknown-step";
 inline constexpr std::string_view larger_than_bed = "job.larger-than-bed";
 inline constexpr std::string_view no_picture_step = "job.no-picture-step";
 inline constexpr std::string_view only_pictures = "job.only-pictures";
+inline constexpr std::string_view unknown_variant = "job.unknown-variant";
 }  // namespace error
 
 /// Adds a motif at true size in the middle of the stock, or of the bed without one. Inks the job does not know yet are
@@ -69,8 +70,13 @@ Result<Job> change_settings(Job job, Id step, const steps::StepSettings& setting
 Result<Job> keep_typed(Job job, Id step, const std::string& key, const std::string& words);
 /// Puts the step at a place of the run sheet, counted from 0 (clamped).
 Result<Job> move_step(Job job, Id step, int place);
-/// The tones of a motif's pictures.
-Result<Job> set_tone(Job job, Id motif, const raster::ToneSettings& tone);
+/// What is done to a motif's pictures before they become dots.
+Result<Job> prepare_picture(Job job, Id motif, const raster::Preparation& preparation);
+/// Keeps how a motif's picture is prepared and how a step burns it under a name; one of the same name is replaced.
+Result<Job> keep_variant(Job job, Id motif, Id step, const std::string& name);
+/// Prepares the picture, and sets the step's dots and their distance, as a variant has them. Errors: no such variant.
+Result<Job> use_variant(Job job, Id motif, Id step, std::size_t variant);
+Result<Job> drop_variant(Job job, Id motif, std::size_t variant);
 /// Engrave before picture before score before cut; the order within a kind stays.
 Job put_in_order(Job job);
 /// True when a cut comes before an engrave or score step that burns something.

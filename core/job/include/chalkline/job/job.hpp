@@ -4,6 +4,7 @@
 #include <chalkline/base/ink.hpp>
 #include <chalkline/geometry/point.hpp>
 #include <chalkline/geometry/region.hpp>
+#include <chalkline/raster/preparation.hpp>
 #include <chalkline/steps/step_settings.hpp>
 
 #include <map>
@@ -37,6 +38,14 @@ struct OwnStep {
     bool operator==(const OwnStep&) const = default;
 };
 
+/// One way of burning a picture, kept to be looked at beside others.
+struct Variant {
+    std::string name;
+    raster::Preparation preparation;
+    steps::StepSettings settings;  ///< how its dots are set and how far apart; power and speed stay the step's own
+    bool operator==(const Variant&) const = default;
+};
+
 /// One placed piece of artwork.
 struct Motif {
     Id id = 0;
@@ -47,8 +56,9 @@ struct Motif {
     std::optional<Id> step{};        ///< all of it burns in this step, whatever its inks say
     std::vector<OwnStep> objects{};  ///< ascending by shape; they come before `step` and the inks
     std::vector<PathMark> marks{};
-    raster::ToneSettings tone{};  ///< of its pictures
-    std::string unknown{};        ///< keys of the file this version does not know, as a JSON object; empty: none
+    raster::Preparation preparation{};  ///< of its pictures
+    std::vector<Variant> variants{};    ///< of its pictures, oldest first
+    std::string unknown{};              ///< keys of the file this version does not know, as a JSON object; empty: none
 };
 
 /// One layer of power and speed and the inks it burns.
@@ -154,7 +164,10 @@ std::optional<geometry::Point> datum_place(const Job& job);
 /// Where a place of the bed lies on the motif's page, mm. REQUIRES: the motif's place has an area.
 geometry::Point on_page(const Motif& motif, geometry::Point on_bed);
 
-/// Box of a motif's geometry on the bed, mm.
+/// The corners on the bed of what is left of a motif's picture after cropping, in order round it.
+geometry::Polyline frame_of_picture(const Motif& motif, std::size_t picture);
+
+/// Box of a motif's geometry on the bed, mm; of pictures what is left after cropping.
 geometry::Box bounds(const Motif& motif);
 geometry::Box bounds(const Job& job, const Ids& motifs);
 geometry::Box bounds(const Job& job);

@@ -5,7 +5,7 @@
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/machine/program.hpp>
-#include <chalkline/planning/proof.hpp>
+#include <chalkline/planning/proof_shelf.hpp>
 #include <chalkline/planning/time_model.hpp>
 
 #include <memory>
@@ -22,6 +22,7 @@ inline constexpr std::string_view nothing_to_burn = "planning.nothing-to-burn";
 struct PlanOptions {
     std::optional<job::Ids> only_steps{};   ///< these alone are burned
     std::optional<job::Ids> only_motifs{};  ///< of these alone
+    std::shared_ptr<ProofShelf> shelf{};    ///< proofs made before; none: all are made anew
 };
 
 /// What one step comes to.

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/raster/grey.hpp>
+#include <chalkline/raster/tone.hpp>
 
 #include <optional>
 #include <string_view>
@@ -42,12 +43,19 @@ struct DitherSettings {
     double cell = 6;           ///< halftone and strokes: dots from one cluster to the next
     double screen_angle = 45;  ///< halftone, degrees
     enum class Form { round, diamond, line } form = Form::round;  ///< halftone
+    int bare_between = 0;  ///< dots along the row that stay bare after each burned one: brittle material must cool
+    bool lone = false;     ///< no burned dot touches another along the row or straight above: chips instead of a melt
 
     bool operator==(const DitherSettings&) const = default;
 };
 
 /// Dots of an image whose values are proportional to the light that should come back: dark is burned. Rows are worked
 /// top down, error diffusion in 32-bit floats, error at the borders is dropped. A value below half of white is dark.
+/// Where dots are kept apart (`bare_between`, `lone`) dark tones come out lighter than asked; diffusing methods take
+/// what they can not burn to the places beside, the others drop it. Grey power is not kept apart.
 Dots dither(const GreyImage& light, const DitherSettings& settings);
+
+/// What share of dots burns (out) for every wanted share (in), measured on flat areas of 17 tones.
+std::vector<CurvePoint> transfer_of(const DitherSettings& settings);
 
 }  // namespace chalkline::raster

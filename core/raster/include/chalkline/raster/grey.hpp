@@ -46,7 +46,7 @@ using ChannelMix = std::array<double, 3>;
 inline constexpr ChannelMix luminance{0.2126, 0.7152, 0.0722};
 
 /// How bright each pixel looks, sRGB-encoded (IEC 61966-2-1): the mix is made in linear light and encoded again, so
-/// that tone settings work as the eye does.
+/// that tone settings work as the eye does. Transparent pixels have the colour they had before they lay over white.
 GreyImage to_grey(const RgbImage& image, const ChannelMix& mix = luminance);
 /// The 8-bit values as they stand, white 255: the rounded mean by ITU-R BT.601, for comparing with other programs.
 GreyImage to_plain_grey(const RgbImage& image);

@@ -35,6 +35,13 @@ GreyImage toned(GreyImage grey, const ToneSettings& settings, double dot);
 /// how dark (0…1 of its range) a share of burned dots looks; none: in proportion.
 GreyImage to_light(const GreyImage& grey, const std::vector<CurvePoint>& response, bool inverted);
 
+/// How many times its share of the area a lone burned dot darkens, at least 1, for a spot and a distance between dots
+/// in mm. A dot is the mark of a spot that moves on for one pitch; a spot as wide as the pitch is taken to fill it.
+double dot_gain(double spot, double pitch);
+/// Fewer dots where they grow into each other: with a gain of g a share s of dots that lie by chance covers
+/// 1 − (1 − s)^g, so that light v needs the share 1 − v^(1/g).
+void spare_gain(GreyImage& light, double gain);
+
 /// A smooth monotone curve through points, flat before the first and after the last.
 double curve_at(const std::vector<CurvePoint>& points, double in);
 

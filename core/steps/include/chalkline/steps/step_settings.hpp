@@ -84,13 +84,17 @@ struct LineSettings {
 };
 
 /// How the tones of a picture become dots, and what the material makes of them. The tones themselves are the picture's
-/// own (job::Motif::tone).
+/// own (job::Motif::preparation).
 struct PictureSettings {
     raster::DitherSettings dots{};
     Power lowest{};            ///< grey: the power of the lightest tone that burns at all
     bool burns_light = false;  ///< marks come out lighter than the bare material: slate, painted tile, glass
     std::vector<raster::CurvePoint>
-        response{};  ///< how dark a share of burned dots looks, both 0…1; none: in proportion
+        response{};           ///< how dark a share of burned dots looks, both 0…1; none: in proportion
+    Length dot_pitch{};       ///< from dot to dot along a scan line; 0: as far as from line to line
+    bool spare_gain = false;  ///< fewer dots where the machine's spot is wider than the pitch; a measured response
+                              ///< holds the gain already, and then this changes nothing
+    Duration off_time{};  ///< the beam rests at least this long between two dots of a line
 
     bool operator==(const PictureSettings&) const = default;
 };
@@ -107,7 +111,7 @@ struct StepSettings {
     bool air = false;
     Duration air_lead{};  ///< the air blows this long before the beam goes on
     BeamControl beam = BeamControl::following;
-    Length line_pitch = Length::mm(0.1);  ///< engrave and picture: distance between scan lines, and from dot to dot
+    Length line_pitch = Length::mm(0.1);  ///< engrave and picture: distance between scan lines
     FillSettings fill{};                  ///< engrave; of a picture angle, ways, first side, run-up and shift
     LineSettings line{};                  ///< score and cut
     PictureSettings picture{};            ///< picture only

@@ -1,0 +1,87 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/planning/proof_shelf.hpp>
+
+#include <deque>
+#include <mutex>
+
+namespace chalkline::planning {
+
+/// The settings a proof depends on; the others are at rest.
+static steps::StepSettings only_dots(const steps::StepSettings& settings) {
+    steps::StepSettings kept;
+    kept.kind = settings.kind;
+    kept.line_pitch = settings.line_pitch;
+    kept.fill.angle = settings.fill.angle;
+    kept.picture = settings.picture;
+    if (settings.picture.off_time > Duration()) kept.speed = settings.speed;
+    return kept;
+}
+
+struct ProofShelf::Shelves {
+    /// The last few values made from a key.
+    template <class Key, class Value>
+    class LastFew {
+     public:
+        std::shared_ptr<const Value> find(const Key& key) {
+            const std::scoped_lock lock(mutex_);
+            for (const auto& [known, value] : entries_)
+                if (known == key) return value;
+            return {};
+        }
+        void keep(const Key& key, std::shared_ptr<const Value> value) {
+            const std::scoped_lock lock(mutex_);
+            entries_.emplace_front(key, std::move(value));
+            if (entries_.size() > most) entries_.pop_back();
+        }
+
+     private:
+        static constexpr std::size_t most = 12;
+        std::mutex mutex_;
+        std::deque<std::pair<Key, std::shared_ptr<const Value>>> entries_;
+    };
+
+    struct ProofKey {
+        int motif, step;
+        std::shared_ptr<const art::Artwork> art;
+        std::size_t picture;
+        geometry::Transform place;
+        raster::Preparation how;
+        steps::StepSettings settings;
+        double spot;
+        bool operator==(const ProofKey&) const = default;
+    };
+    struct KeptKey {
+        std::shared_ptr<const raster::RgbImage> image;
+        raster::Background background;
+        raster::Part crop;
+        bool operator==(const KeptKey&) const = default;
+    };
+
+    LastFew<ProofKey, Proof> proofs;
+    LastFew<KeptKey, raster::GreyImage> kept;
+};
+
+ProofShelf::ProofShelf() : shelves_(std::make_unique<Shelves>()) {}
+ProofShelf::~ProofShelf() = default;
+
+std::shared_ptr<const raster::GreyImage> ProofShelf::kept(const std::shared_ptr<const raster::RgbImage>& image,
+                                                          const raster::Preparation& how) {
+    const Shelves::KeptKey key{image, how.background, how.background.vignette > 0 ? how.crop : raster::Part{}};
+    if (auto found = shelves_->kept.find(key)) return found;
+    auto made = std::make_shared<const raster::GreyImage>(raster::kept(*image, key.background, key.crop));
+    shelves_->kept.keep(key, made);
+    return made;
+}
+
+std::shared_ptr<const Proof> ProofShelf::proof(const job::Motif& motif, std::size_t picture, const job::Step& step,
+                                               double spot, const Watch& watch) {
+    const Shelves::ProofKey key{
+        motif.id, step.id, motif.art, picture, motif.place, motif.preparation, only_dots(step.settings), spot};
+    if (auto found = shelves_->proofs.find(key)) return found;
+    const auto stays = kept(motif.art->pictures[picture].image, motif.preparation);
+    auto made = std::make_shared<const Proof>(proof_of(motif, picture, step, spot, *stays, watch));
+    if (!watch.cancelled()) shelves_->proofs.keep(key, made);
+    return made;
+}
+
+}  // namespace chalkline::planning
