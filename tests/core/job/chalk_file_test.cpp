@@ -271,6 +271,39 @@ TEST_CASE("a job of version 4 opens with all its settings, and what came later i
     CHECK(override_check(again, {"check.off-stock", "", "", ""}).overrides.empty());
 }
 
+TEST_CASE("a job of version 5 opens with its tones and overrides, and its pictures are prepared no further") {
+    const auto opened = load(CHALKLINE_DATA "/job-v5.chalk");
+    REQUIRE(opened);
+    CHECK(opened->lost.empty());
+    const Job& job = opened->job;
+    CHECK(job.motifs[0].preparation.tone.gamma == 1.4);
+    CHECK(job.motifs[0].preparation.tone.brightness == -5);
+    raster::Preparation rest = job.motifs[0].preparation;
+    rest.tone = {};
+    CHECK(rest == raster::Preparation());
+    CHECK(job.motifs[0].variants.empty());
+    CHECK(job.steps[0].settings.picture.dots.method == raster::DitherMethod::stucki);
+    CHECK(job.steps[0].settings.picture.burns_light);
+    CHECK_FALSE(job.steps[0].settings.picture.spare_gain);
+    CHECK(job.overrides.front().reason == "an offcut lies beside it");
+    CHECK(job.stock->margin == Length::mm(3));
+}
+
+TEST_CASE("how a picture is prepared is kept inside what makes sense, whatever the file says") {
+    const auto opened = load(CHALKLINE_DATA "/odd-preparation.chalk");
+    REQUIRE(opened);
+    // Nonsense loses its motif by name, not the job.
+    CHECK(opened->lost.size() == 1);
+    REQUIRE(opened->job.motifs.size() == 3);
+    CHECK(opened->job.motifs[0].preparation.crop == raster::Part{0, 0.2, 1, 0.9});
+    CHECK(opened->job.motifs[0].preparation.denoise == 1);
+    CHECK(opened->job.motifs[1].preparation.crop.whole());
+    const raster::Background& background = opened->job.motifs[2].preparation.background;
+    CHECK(background.way == raster::Background::Way::flood);
+    CHECK(background.tolerance == 0);
+    CHECK(background.strokes.front().points.front() == raster::Place{0.5, 0.5});
+}
+
 TEST_CASE("no damage to the bytes crashes the reader") {
     const std::string bytes = to_chalk(sample()).value();
     rc::prop("flipped and cut bytes", [&] {
