@@ -33,19 +33,18 @@ std::int64_t micrometres(double mm) {
     return std::llround(mm * 1000);
 }
 
-std::size_t bytes(const std::vector<std::string>& lines) {
-    std::size_t sum = 0;
-    for (const auto& line : lines)
-        sum += line.size() + 1;
-    return sum;
-}
-
 }  // namespace
 
 Encoder::Encoder(const Program& program, const MachineProfile& profile) : program_(program), profile_(profile) {}
 
 bool Encoder::next(ProgramLine& line) {
     while (ready_.empty()) {
+        if (next_in_row_ < row_.ends.size()) {
+            const std::size_t from = next_in_row_ == 0 ? 0 : row_.ends[next_in_row_ - 1];
+            line.text.assign(row_.text, from, row_.ends[next_in_row_++] - from);
+            line.operation = current_;
+            return true;
+        }
         if (!begun_) {
             begun_ = true;
             prologue();
@@ -86,10 +85,19 @@ std::string Encoder::motion(int code) {
     return "G" + std::to_string(code);
 }
 
-std::string Encoder::power_word(PowerValue power, PowerValue& last) const {
-    if (power == last) return {};
+void Encoder::append_power(std::string& line, PowerValue power, PowerValue& last) const {
+    if (power == last) return;
     last = power;
-    return "S" + std::to_string((static_cast<std::int64_t>(power) * profile_.full_power_s + 5000) / 10000);
+    char digits[24] = {'S'};
+    const auto end = std::to_chars(digits + 1, std::end(digits),
+                                   (static_cast<std::int64_t>(power) * profile_.full_power_s + 5000) / 10000);
+    line.append(digits, end.ptr);
+}
+
+std::string Encoder::power_word(PowerValue power, PowerValue& last) const {
+    std::string word;
+    append_power(word, power, last);
+    return word;
 }
 
 std::string Encoder::feed_word(Speed speed) {
@@ -165,66 +173,44 @@ void Encoder::encode(const Trace& trace, Speed speed) {
     at_ = from;
 }
 
-std::vector<std::string> Encoder::absolute_row(const Sweep& sweep, std::string head) const {
-    std::vector<std::string> lines;
-    const double whole = geometry::distance(at_, sweep.to);
-    PowerValue power = power_;
+void Encoder::find_stops(const Sweep& sweep) {
+    stops_.resize(sweep.count);
+    const double whole = geometry::distance(at_, sweep.to) * 1000;
     std::int64_t done = 0;
-    Point last = at_;
     for (std::uint32_t i = 0; i < sweep.count; ++i) {
-        const Run& run = program_.runs[sweep.first + i];
-        done += run.micrometres;
-        const Point to = i + 1 == sweep.count
-                             ? sweep.to
-                             : geometry::between(at_, sweep.to, static_cast<double>(done) / 1000 / whole);
-        std::string line = std::exchange(head, {});
-        if (micrometres(to.x) != micrometres(last.x)) append_coordinate(line, 'X', micrometres(to.x));
-        if (micrometres(to.y) != micrometres(last.y)) append_coordinate(line, 'Y', micrometres(to.y));
-        lines.push_back(line + power_word(run.power, power));
-        last = to;
+        done += program_.runs[sweep.first + i].micrometres;
+        const Point to =
+            i + 1 == sweep.count ? sweep.to : geometry::between(at_, sweep.to, static_cast<double>(done) / whole);
+        stops_[i] = {micrometres(to.x), micrometres(to.y)};
     }
-    return lines;
 }
 
-std::vector<std::string> Encoder::relative_row(const Sweep& sweep, std::string head) const {
-    std::vector<std::string> lines;
-    const double whole = geometry::distance(at_, sweep.to);
+/// Relative lines hold differences of rounded places: rounding never adds up along the row.
+void Encoder::write_row(const Sweep& sweep, const std::string& head, bool relative, Row& row) const {
+    row.clear();
+    row.text = head;
     PowerValue power = power_;
-    std::int64_t done = 0;
-    std::int64_t x = micrometres(at_.x), y = micrometres(at_.y);
+    Stop last{micrometres(at_.x), micrometres(at_.y)};
     for (std::uint32_t i = 0; i < sweep.count; ++i) {
-        const Run& run = program_.runs[sweep.first + i];
-        done += run.micrometres;
-        // Differences of rounded places: rounding never adds up along the row.
-        const Point to = i + 1 == sweep.count
-                             ? sweep.to
-                             : geometry::between(at_, sweep.to, static_cast<double>(done) / 1000 / whole);
-        const std::int64_t to_x = micrometres(to.x), to_y = micrometres(to.y);
-        std::string line = i == 0 ? "G91" + head : std::string();
-        if (to_x != x) append_coordinate(line, 'X', to_x - x);
-        if (to_y != y) append_coordinate(line, 'Y', to_y - y);
-        lines.push_back(line + power_word(run.power, power));
-        x = to_x;
-        y = to_y;
+        const Stop& to = stops_[i];
+        if (to.x != last.x) append_coordinate(row.text, 'X', relative ? to.x - last.x : to.x);
+        if (to.y != last.y) append_coordinate(row.text, 'Y', relative ? to.y - last.y : to.y);
+        append_power(row.text, program_.runs[sweep.first + i].power, power);
+        row.ends.push_back(row.text.size());
+        last = to;
     }
-    return lines;
 }
 
 void Encoder::encode(const Sweep& sweep, Speed speed) {
     if (sweep.count == 0) return;
+    find_stops(sweep);
     const std::string head = motion(1) + feed_word(speed);
-    auto lines = absolute_row(sweep, head);
-    auto relative = relative_row(sweep, head);
+    write_row(sweep, (relative_ ? "G90" : "") + head, false, row_);
+    write_row(sweep, "G91" + head, true, other_row_);
     constexpr std::size_t back_to_absolute = 3;  // "G90" in front of what follows
-    const bool shorter = bytes(relative) + back_to_absolute < bytes(lines) + (relative_ ? back_to_absolute : 0);
-    if (shorter) {
-        for (auto& line : relative)
-            ready_.push_back({std::move(line), current_});
-        relative_ = true;
-    } else {
-        for (auto& line : lines)
-            emit(std::move(line));
-    }
+    relative_ = other_row_.text.size() + back_to_absolute < row_.text.size();
+    if (relative_) std::swap(row_, other_row_);
+    next_in_row_ = 0;
     power_ = program_.runs[sweep.first + sweep.count - 1].power;
     at_ = sweep.to;
 }

@@ -3,6 +3,10 @@
 
 #include <chalkline/raster/dither.hpp>
 
+#ifdef __SSE2__
+#include <emmintrin.h>
+#endif
+
 #include <algorithm>
 #include <array>
 #include <cmath>
@@ -55,20 +59,56 @@ struct Noise {
     }
 };
 
-/// Error rows with room for two dots beyond either border: what falls there is dropped with the row.
+/// Error rows with room for three dots beyond either border: what falls there is dropped with the row.
 class ErrorRows {
  public:
-    explicit ErrorRows(int width) : stride_(static_cast<std::size_t>(width) + 4), rows_(3 * stride_, 0.0F) {}
-    float* row(int ahead) { return rows_.data() + static_cast<std::size_t>((now_ + ahead) % 3) * stride_ + 2; }
+    explicit ErrorRows(int width) : stride_(static_cast<std::size_t>(width) + 2 * room), rows_(3 * stride_, 0.0F) {}
+    float* row(int ahead) { return rows_.data() + static_cast<std::size_t>((now_ + ahead) % 3) * stride_ + room; }
     void next() {
-        std::fill_n(row(0) - 2, stride_, 0.0F);
+        std::fill_n(row(0) - room, stride_, 0.0F);
         now_ = (now_ + 1) % 3;
     }
 
  private:
+    static constexpr std::size_t room = 3;
     std::size_t stride_;
     std::vector<float> rows_;
     int now_ = 0;
+};
+
+/// The five places of a row below that a dot gives its error to. They stay in registers while the dots go by: written
+/// back one by one they would have to be waited for.
+template <const std::array<float, 5>& weights, int Way>
+class Window {
+ public:
+    Window(float* row, int first) : row_(row) {
+        for (int k = 0; k < 5; ++k)
+            held_[k] = any() ? row_[first + Way * (k - 2)] : 0;
+    }
+    void take(float error) {
+        for (int k = 0; k < 5; ++k)
+            if (weights[static_cast<std::size_t>(k)] != 0) held_[k] += error * weights[static_cast<std::size_t>(k)];
+    }
+    void step(int x) {
+        if constexpr (!any()) return;
+        row_[x - 2 * Way] = held_[0];
+        for (int k = 0; k < 4; ++k)
+            held_[k] = held_[k + 1];
+        held_[4] = row_[x + 3 * Way];
+    }
+    void end(int last) {
+        for (int k = 0; k < 4; ++k)
+            if (any()) row_[last + Way * (k - 1)] = held_[k];
+    }
+
+ private:
+    static constexpr bool any() {
+        for (const float weight : weights)
+            if (weight != 0) return true;
+        return false;
+    }
+    float* row_;
+    float held_[5];
 };
 
 /// Keeps burned dots apart: so many bare ones along the row between two, and none straight above one another.
@@ -90,35 +130,68 @@ class Apart {
     int bare_ = 0;
 };
 
+/// `what` where a value is not below a limit, else 0; by a mask, because whether a dot burns cannot be foreseen and
+/// each wrong guess of a branch costs more than all the rest.
+#ifdef __SSE2__
+class UnlessBelow {
+ public:
+    UnlessBelow(float value, float limit) : mask_(_mm_cmpnlt_ss(_mm_set_ss(value), _mm_set_ss(limit))) {}
+    float operator()(float what) const { return _mm_cvtss_f32(_mm_and_ps(mask_, _mm_set_ss(what))); }
+    bool below() const { return (_mm_movemask_ps(mask_) & 1) == 0; }
+
+ private:
+    __m128 mask_;
+};
+#else
+class UnlessBelow {
+ public:
+    UnlessBelow(float value, float limit) : below_(value < limit) {}
+    float operator()(float what) const { return below_ ? 0 : what; }
+    bool below() const { return below_; }
+
+ private:
+    bool below_;
+};
+#endif
+
 /// One row from `from` in steps of `Way` (1 or −1). The kernel is known while compiling, so that weights of 0 vanish.
 /// `apart` is null where dots may touch.
 template <const Kernel& kernel, int Way, bool Spaced>
 void diffuse_row(const std::uint16_t* in, std::uint8_t* out, const std::uint8_t* above, int width, float white,
                  float noise, Noise& random, ErrorRows& errors, Apart& apart) {
-    float *here = errors.row(0), *below = errors.row(1), *beneath = errors.row(2);
-    const float half = white / 2;
-    float carried = 0, carried_two = 0;  // of the current row, kept in registers
-    for (int i = 0; i < width; ++i) {
-        const int x = Way > 0 ? i : width - 1 - i;
+    const float* here = errors.row(0);
+    const int first = Way > 0 ? 0 : width - 1, last = width - 1 - first;
+    Window<kernel.below, Way> below(errors.row(1), first);
+    Window<kernel.beneath, Way> beneath(errors.row(2), first);
+    const float half = white / 2, share = 1 / kernel.divisor;
+    const float first_share = kernel.here[0] / kernel.divisor, second_share = kernel.here[1] / kernel.divisor;
+    float carried = 0, carried_two = 0;  // of the current row
+    for (int i = 0, x = first; i < width; ++i, x += Way) {
         float value = in[x] + here[x] + carried;
-        bool dark = value < (noise > 0 ? half + noise * random.next() : half);
+        float limit = noise > 0 ? half + noise * random.next() : half;
         if constexpr (Spaced) {
             // Tones darker than dots apart can show would pile up error without end.
             value = std::max(value, -white);
-            dark = dark && apart.may_burn(x, above);
+            const bool dark = value < limit && apart.may_burn(x, above);
             apart.pass(dark);
+            if (!dark) limit = std::min(limit, value);
         }
-        out[x] = dark ? 255 : 0;
-        const float error = (dark ? value : value - white) / kernel.divisor;
-        carried = carried_two + error * kernel.here[0];
-        carried_two = error * kernel.here[1];
-        for (int k = 0; k < 5; ++k) {
-            if (kernel.below[static_cast<std::size_t>(k)] != 0)
-                below[x + Way * (k - 2)] += error * kernel.below[static_cast<std::size_t>(k)];
-            if (kernel.beneath[static_cast<std::size_t>(k)] != 0)
-                beneath[x + Way * (k - 2)] += error * kernel.beneath[static_cast<std::size_t>(k)];
+        // The next dot waits for what this one hands on: that is reckoned by the shortest way.
+        const UnlessBelow light(value, limit);
+        carried = value * first_share - light(white * first_share);
+        if constexpr (kernel.here[1] != 0) {
+            carried += carried_two;
+            carried_two = value * second_share - light(white * second_share);
         }
+        out[x] = static_cast<std::uint8_t>(-static_cast<int>(light.below()));
+        const float error = (value - light(white)) * share;
+        below.take(error);
+        beneath.take(error);
+        below.step(x);
+        beneath.step(x);
     }
+    below.end(last);
+    beneath.end(last);
 }
 
 template <const Kernel& kernel, bool Spaced>

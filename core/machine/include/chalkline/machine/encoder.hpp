@@ -45,10 +45,24 @@ class Encoder : public LineSource {
     void encode(const Travel& travel, Speed speed);
     void encode(const Trace& trace, Speed speed);
     void encode(const Sweep& sweep, Speed speed);
-    std::vector<std::string> absolute_row(const Sweep& sweep, std::string head) const;
-    std::vector<std::string> relative_row(const Sweep& sweep, std::string head) const;
+    /// The lines of one sweep, one after the other in one text: millions of runs are not worth a string each.
+    struct Row {
+        std::string text;
+        std::vector<std::size_t> ends;
+        void clear() {
+            text.clear();
+            ends.clear();
+        }
+    };
+    /// Where the runs of a sweep end, whole micrometres.
+    struct Stop {
+        std::int64_t x, y;
+    };
+    void find_stops(const Sweep& sweep);
+    void write_row(const Sweep& sweep, const std::string& head, bool relative, Row& row) const;
     void darken_at_rest();
     std::string motion(int code);
+    void append_power(std::string& line, PowerValue power, PowerValue& last) const;
     std::string power_word(PowerValue power, PowerValue& last) const;
     std::string feed_word(Speed speed);
     void emit(std::string text);
@@ -58,6 +72,9 @@ class Encoder : public LineSource {
     std::size_t next_operation_ = 0;
     std::int64_t current_ = -1;
     std::deque<ProgramLine> ready_;
+    std::vector<Stop> stops_;  ///< of the sweep being given out
+    Row row_, other_row_;      ///< its lines, and those of the other way of writing it
+    std::size_t next_in_row_ = 0;
     bool begun_ = false, ended_ = false;
     // Modal state as the controller will have it after the lines in ready_.
     geometry::Point at_;
