@@ -356,6 +356,7 @@ void BedView::paintEvent(QPaintEvent*) {
     draw_places(painter);
     draw_head(painter);
     draw_pointed(painter);
+    draw_marks(painter);
     draw_picking(painter);
     draw_hint(painter);
 }
@@ -483,6 +484,25 @@ void BedView::draw_pointed(QPainter& painter) const {
     painter.drawEllipse(camera_.to_screen(*pointed_), ring, ring);
     painter.setPen(QPen(roles_.attention, 2.5));
     painter.drawEllipse(camera_.to_screen(*pointed_), ring, ring);
+}
+
+void BedView::show_marks(const std::vector<geometry::Point>& marks) {
+    marks_ = marks;
+    update();
+}
+
+void BedView::draw_marks(QPainter& painter) const {
+    painter.setFont(theme::font(theme::small, QFont::Bold));
+    for (std::size_t i = 0; i < marks_.size(); ++i) {
+        const QPointF at = camera_.to_screen(marks_[i]);
+        painter.setPen(QPen(roles_.card, 5));
+        painter.drawLine(at - QPointF(9, 0), at + QPointF(9, 0));
+        painter.drawLine(at - QPointF(0, 9), at + QPointF(0, 9));
+        painter.setPen(QPen(roles_.accent, 2));
+        painter.drawLine(at - QPointF(8, 0), at + QPointF(8, 0));
+        painter.drawLine(at - QPointF(0, 8), at + QPointF(0, 8));
+        painter.drawText(at + QPointF(10, -6), QString::number(i + 1));
+    }
 }
 
 void BedView::draw_hint(QPainter& painter) const {

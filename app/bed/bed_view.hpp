@@ -35,6 +35,8 @@ class BedView : public QWidget {
     void highlight(const Highlight& highlight);
     /// Rings a place for a moment, so that the eye finds it.
     void point_at(geometry::Point place);
+    /// Places of the real piece marked with the head so far, numbered.
+    void show_marks(const std::vector<geometry::Point>& marks);
     /// The next box dragged or place clicked is given to `take` (bed mm) instead of choosing art; Esc gives up. `hint`
     /// is shown meanwhile.
     void pick_box(const QString& hint, std::function<void(geometry::Box)> take);
@@ -85,6 +87,7 @@ class BedView : public QWidget {
     void draw_picking(QPainter& painter) const;
     void draw_hint(QPainter& painter) const;
     void draw_pointed(QPainter& painter) const;
+    void draw_marks(QPainter& painter) const;
 
     JobDocument& document_;
     PlanKeeper& plans_;
@@ -109,6 +112,7 @@ class BedView : public QWidget {
     QString pick_hint_;
     std::vector<geometry::Point> stroke_;
     std::optional<geometry::Point> pointed_;
+    std::vector<geometry::Point> marks_;
     bool stroke_seen_ = false;
     bool bare_paths_ = false, mark_areas_ = false;
     bool space_held_ = false;

@@ -95,7 +95,11 @@ MarkFact rehearse_fact(const job::Job& job, const PlanKeeper& plans) {
 
 MarkFact frame_fact(const job::Job& job, const MachineLink& machine, const BurnDesk& desk) {
     if (machine.snapshot().activity == machine::Activity::framing) return {MarkState::not_yet, tr("framing…")};
-    if (const auto at = desk.framed_at()) return {MarkState::done, tr("framed %1").arg(at->toString("hh:mm"))};
+    if (const auto at = desk.framed_at()) {
+        if (!desk.stayed()) return {MarkState::attention, tr("did it stay on the piece?")};
+        if (!*desk.stayed()) return {MarkState::attention, tr("it left the piece")};
+        return {MarkState::done, tr("framed %1").arg(at->toString("hh:mm"))};
+    }
     return {MarkState::not_yet, job.motifs.empty() ? QString() : tr("not framed yet")};
 }
 

@@ -229,6 +229,10 @@ void MainWindow::add_shortcuts() {
         choose(Mark::frame);
         desk_.frame();
     });
+    add(QKeySequence("Shift+F"), [this] {
+        choose(Mark::frame);
+        desk_.frame_side();
+    });
     add(QKeySequence("R"), [this] { choose(Mark::rehearse); });
     add(QKeySequence("Ctrl+Return"), [this] {
         choose(Mark::burn);

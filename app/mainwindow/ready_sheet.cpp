@@ -24,9 +24,13 @@ void open_ready_sheet(const job::Job& job, const PlanKeeper& plans, BurnDesk& de
                        Sheet::tr("for %1, %2")
                            .arg(QString::fromStdString(job.stock->material),
                                 QString::fromStdString(format_length(job.stock->thickness, LengthUnit::mm))));
-    sheet->add_row(Sheet::tr("Frame"), desk.framed_at()
-                                           ? Sheet::tr("framed at %1").arg(desk.framed_at()->toString("hh:mm"))
-                                           : Sheet::tr("not framed: nobody has seen where it lands"));
+    sheet->add_row(Sheet::tr("Frame"),
+                   !desk.framed_at() ? Sheet::tr("not framed: nobody has seen where it lands")
+                   : desk.stayed().value_or(false)
+                       ? Sheet::tr("framed at %1, it stayed on the piece").arg(desk.framed_at()->toString("hh:mm"))
+                   : desk.stayed() ? Sheet::tr("framed, and it left the piece")
+                                   : Sheet::tr("framed at %1; nobody said that it stayed on the piece")
+                                         .arg(desk.framed_at()->toString("hh:mm")));
     QStringList open;
     for (const auto& check : desk.checks()) {
         open << wording::describe(check).what;

@@ -51,9 +51,8 @@ MachineFacts::MachineFacts(JobDocument& document, PlanKeeper& plans, ProofDesk& 
         desk_.set_step(tr("Fewer dots for the spot"), [](steps::StepSettings& s) { s.picture.spare_gain = true; });
     });
     all->addStretch(1);
-    connect(better_, &QPushButton::clicked, this, [this] {
-        desk_.set_step(tr("Line pitch"), [this](steps::StepSettings& s) { s.line_pitch = Length::mm(better_pitch_); });
-    });
+    connect(better_, &QPushButton::clicked, this,
+            [this] { desk_.set_step(offer_.what, [this](steps::StepSettings& s) { s = offer_.settings; }); });
     connect(&plans_, &PlanKeeper::changed, this, &MachineFacts::show_facts);
     connect(&desk_, &ProofDesk::seen, this, &MachineFacts::show_facts);
 }
@@ -130,7 +129,8 @@ QStringList MachineFacts::facts() const {
     return lines;
 }
 
-/// Plans the step at a coarser pitch when the plan shown is another than before.
+/// Plans the step at a coarser pitch, and in longer runs where short ones hold it up, when the plan shown is another
+/// than before.
 void MachineFacts::look_for_better() {
     const auto plan = plans_.planned().plan;
     if (!watched_ || plans_.stale() || !desk_.step() || !plan) {
@@ -141,25 +141,40 @@ void MachineFacts::look_for_better() {
     if (looked_for_ == plan) return;
     looked_for_ = plan;
     better_->hide();
-    const auto pitch = coarser_than(desk_.step()->settings.line_pitch.mm());
     const auto& frame = desk_.now().frame;
     const auto* report = report_of(*plan, desk_.subject()->step);
-    if (!pitch || !report || frame.columns * frame.rows > largest_tried) return planner_.cancel();
-    job::Job other = document_.job();
-    for (job::Step& step : other.steps)
-        if (step.id == desk_.subject()->step) step.settings.line_pitch = Length::mm(*pitch);
+    if (!report || frame.columns * frame.rows > largest_tried) return planner_.cancel();
+    std::vector<Offer> offers;
+    const steps::StepSettings& now = desk_.step()->settings;
+    if (const auto pitch = coarser_than(now.line_pitch.mm())) {
+        offers.push_back({tr("At %1 mm pitch").arg(rounded(*pitch, 3)), now, 0});
+        offers.back().settings.line_pitch = Length::mm(*pitch);
+    }
+    const bool short_runs =
+        report->limit == planning::SpeedLimit::lookahead || report->limit == planning::SpeedLimit::link;
+    if (short_runs && now.picture.dots.method != raster::DitherMethod::strokes) {
+        offers.push_back({tr("In strokes instead of dots"), now, 0});
+        offers.back().settings.picture.dots.method = raster::DitherMethod::strokes;
+    }
     planning::PlanOptions only;
     only.only_steps = job::Ids{desk_.subject()->step};
     planner_.start(
-        [other = std::move(other), only, machine = plans_.ground().machine](const Watch& watch) {
-            const auto made = planning::plan(other, machine, only, watch);
-            return made ? made->total.seconds() : 0.0;
+        [offers, job = document_.job(), only, machine = plans_.ground().machine](const Watch& watch) mutable {
+            for (Offer& offer : offers) {
+                job::Job other = job;
+                for (job::Step& step : other.steps)
+                    if (step.id == only.only_steps->front()) step.settings = offer.settings;
+                const auto made = planning::plan(other, machine, only, watch);
+                offer.seconds = made ? made->total.seconds() : 0;
+            }
+            return offers;
         },
-        [this, pitch = *pitch, now = report->time.seconds()](double seconds) {
-            if (seconds <= 0 || seconds > now * 0.95) return;
-            better_pitch_ = pitch;
-            better_->setText(
-                tr("At %1 mm pitch: %2").arg(rounded(pitch, 3), wording::duration(Duration::seconds(seconds))));
+        [this, now = report->time.seconds()](std::vector<Offer> made) {
+            std::erase_if(made, [now](const Offer& offer) { return offer.seconds <= 0 || offer.seconds > now * 0.95; });
+            if (made.empty()) return;
+            offer_ = *std::min_element(made.begin(), made.end(),
+                                       [](const Offer& a, const Offer& b) { return a.seconds < b.seconds; });
+            better_->setText(QString("%1: %2").arg(offer_.what, wording::duration(Duration::seconds(offer_.seconds))));
             better_->show();
         });
 }

@@ -31,7 +31,13 @@ class MachineFacts : public QFrame {
     ProofDesk& desk_;
     QLabel* text_;
     QPushButton *better_, *fewer_;
-    double better_pitch_ = 0;  ///< mm
+    /// Other settings that would be quicker.
+    struct Offer {
+        QString what;
+        steps::StepSettings settings;
+        double seconds = 0;
+    };
+    Offer offer_;
     bool watched_ = false;
     std::shared_ptr<const planning::Plan> looked_for_;  ///< the plan the other pitch is compared with
     TaskRunner planner_;

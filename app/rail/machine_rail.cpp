@@ -8,6 +8,7 @@
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QPainter>
+#include <map>
 
 namespace chalkline::app {
 namespace {
@@ -99,25 +100,32 @@ void MachineRail::paintEvent(QPaintEvent*) {
     painter.drawEllipse(QPointF(dot_centre, height() / 2.0), 5.5, 5.5);
 }
 
-/// With the rail focused, Shift and the arrows move the head by 10 mm.
+/// With the rail focused, Shift and the arrows move the head for as long as they are held.
 void MachineRail::keyPressEvent(QKeyEvent* event) {
-    constexpr double distance = 10;
-    const bool shift = event->modifiers() & Qt::ShiftModifier;
-    if (shift && !event->isAutoRepeat()) {
-        switch (event->key()) {
-            case Qt::Key_Left:
-                return machine_.jog({-distance, 0});
-            case Qt::Key_Right:
-                return machine_.jog({distance, 0});
-            case Qt::Key_Up:
-                return machine_.jog({0, distance});
-            case Qt::Key_Down:
-                return machine_.jog({0, -distance});
-            default:
-                break;
-        }
-    }
-    QWidget::keyPressEvent(event);
+    const std::map<int, geometry::Point> ways{
+        {Qt::Key_Left, {-1, 0}}, {Qt::Key_Right, {1, 0}}, {Qt::Key_Up, {0, 1}}, {Qt::Key_Down, {0, -1}}};
+    const auto way = ways.find(event->key());
+    if (way == ways.end() || !(event->modifiers() & Qt::ShiftModifier)) return QWidget::keyPressEvent(event);
+    if (event->isAutoRepeat() || moving_ || !machine_.free()) return;
+    moving_ = event->key();
+    machine_.jog_on(way->second);
+}
+
+void MachineRail::keyReleaseEvent(QKeyEvent* event) {
+    const bool ends = event->key() == moving_ || event->key() == Qt::Key_Shift;
+    if (!event->isAutoRepeat() && moving_ && ends) end_moving();
+    QWidget::keyReleaseEvent(event);
+}
+
+/// Keys let go elsewhere are never heard of: what loses the keys stops the head.
+void MachineRail::focusOutEvent(QFocusEvent* event) {
+    if (moving_) end_moving();
+    QWidget::focusOutEvent(event);
+}
+
+void MachineRail::end_moving() {
+    moving_ = 0;
+    machine_.cancel_jog();
 }
 
 }  // namespace chalkline::app

@@ -21,13 +21,17 @@ class MachineRail : public QWidget {
  protected:
     void paintEvent(QPaintEvent*) override;
     void keyPressEvent(QKeyEvent* event) override;
+    void keyReleaseEvent(QKeyEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
 
  private:
     void follow();
+    void end_moving();
     MachineLink& machine_;
     const theme::Roles& roles_;
     QLabel *state_, *place_;
     QPushButton *machine_button_, *unlock_, *home_, *hold_, *resume_, *stop_;
+    int moving_ = 0;  ///< the key that is held and moves the head; 0: none
 };
 
 }  // namespace chalkline::app

@@ -45,6 +45,8 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
 void BurnDesk::forget_frame() {
     framed_before_ = framed_before_ || framed_at_.has_value();
     framed_at_.reset();
+    stayed_.reset();
+    next_side_ = 0;
 }
 
 std::vector<planning::Check> BurnDesk::checks() const {
@@ -85,16 +87,43 @@ std::optional<wording::Message> BurnDesk::obstacle() const {
 }
 
 void BurnDesk::frame() {
-    auto program = planning::frame(plans_.planned().burned, machine_.profile());
+    ride({});
+}
+
+void BurnDesk::frame_side() {
+    ride(next_side_++);
+}
+
+void BurnDesk::ride(std::optional<std::size_t> side) {
+    const machine::MachineProfile& profile = machine_.profile();
+    const auto line = planning::frame_line(document_.job(), framing_.way, plans_.only());
+    if (!line) return say(line.error());
+    planning::FrameRide how;
+    how.with_pointer = framing_.with_pointer && profile.has_pointer();
+    if (framing_.faint_dot && !how.with_pointer) how.dot = planning::faint_power(profile);
+    how.side = side;
+    auto program = planning::frame_program(*line, how, profile);
     if (!program) return say(program.error());
-    machine::Encoder lines(*program, machine_.profile());
-    if (const auto faults = planning::check_program(lines, {machine_.profile(), {}, {}}); !faults.empty()) {
+    machine::Encoder lines(*program, profile);
+    if (const auto faults = planning::check_program(lines, {profile, {}, {}}); !faults.empty()) {
         trouble_ = wording::describe(faults.front());
         Q_EMIT changed();
         return;
     }
     trouble_.reset();
+    one_side_ = side.has_value();
+    if (!one_side_) {
+        // What the last ride showed is asked anew.
+        framed_at_.reset();
+        stayed_.reset();
+    }
     machine_.frame(std::make_shared<const machine::Program>(std::move(*program)));
+}
+
+void BurnDesk::answer_frame(bool stayed) {
+    if (!framed_at_) return;
+    stayed_ = stayed;
+    Q_EMIT changed();
 }
 
 void BurnDesk::burn() {
@@ -129,9 +158,10 @@ void BurnDesk::follow() {
 }
 
 void BurnDesk::finish(machine::Activity activity) {
-    if (activity == machine::Activity::framing) {
+    if (activity == machine::Activity::framing && !one_side_) {
         framed_at_ = QDateTime::currentDateTime();
         framed_before_ = false;
+        if (framing_.again_and_again) QMetaObject::invokeMethod(this, &BurnDesk::frame, Qt::QueuedConnection);
     }
     if (activity == machine::Activity::burning && burning_) {
         burned_at_ = QDateTime::currentDateTime();

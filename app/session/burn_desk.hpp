@@ -3,6 +3,7 @@
 #include "document/plan_keeper.hpp"
 #include "session/machine_link.hpp"
 
+#include <chalkline/planning/frame.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QDateTime>
@@ -18,8 +19,20 @@ class BurnDesk : public QObject {
  public:
     BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machine, QObject* parent = nullptr);
 
-    /// Rides round the box of what is burned, in the dark.
+    /// How the next frame is ridden.
+    struct Framing {
+        planning::FrameWay way = planning::FrameWay::box;
+        bool faint_dot = false, with_pointer = false, again_and_again = false;
+    };
+    void set_framing(const Framing& framing) { framing_ = framing; }
+    const Framing& framing() const { return framing_; }
+    /// Rides round what is burned.
     void frame();
+    /// Rides along one side of it, the next one each time.
+    void frame_side();
+    /// Whether the last frame stayed on the piece, as somebody who watched it says; nothing before that.
+    std::optional<bool> stayed() const { return framed_at_ ? stayed_ : std::nullopt; }
+    void answer_frame(bool stayed);
     /// Sends the program that the keeper holds. Does nothing but say why while it may not be sent.
     void burn();
     /// Why burning cannot start now; nothing when it can.
@@ -49,6 +62,7 @@ class BurnDesk : public QObject {
     void burned(const chalkline::job::Ids& steps);
 
  private:
+    void ride(std::optional<std::size_t> side);
     void forget_frame();
     void forget_last_burn();
     void say(const Error& error);
@@ -59,6 +73,10 @@ class BurnDesk : public QObject {
     PlanKeeper& plans_;
     MachineLink& machine_;
     std::optional<QDateTime> framed_at_, burned_at_;
+    Framing framing_;
+    std::optional<bool> stayed_;
+    std::size_t next_side_ = 0;
+    bool one_side_ = false;       ///< the ride under way goes along one side only
     bool framed_before_ = false;  ///< it was framed, and changed since
     std::optional<wording::Message> trouble_;
     std::shared_ptr<const planning::Plan> burning_;

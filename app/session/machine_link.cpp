@@ -77,6 +77,39 @@ void MachineLink::turn_laser_mode_on() {
 void MachineLink::jog(geometry::Point by) {
     request([by, speed = Speed::mm_per_min(profile_.jog_speed)](machine::Session& s) { return s.jog(by, speed); });
 }
+void MachineLink::go_to(geometry::Point place) {
+    request([place, speed = profile_.top_speed()](machine::Session& s) { return s.go_to(place, speed); });
+}
+void MachineLink::jog_on(geometry::Point way) {
+    request([way, speed = Speed::mm_per_min(profile_.jog_speed)](machine::Session& s) { return s.jog_on(way, speed); });
+}
+void MachineLink::cancel_jog() {
+    request([](machine::Session& s) -> Result<void> {
+        s.cancel_jog();
+        return {};
+    });
+}
+void MachineLink::move_focus(double by) {
+    request([by](machine::Session& s) { return s.move_focus(by); });
+}
+void MachineLink::pulse(Power power, Duration time) {
+    request([power, time](machine::Session& s) { return s.pulse(power, time); });
+}
+void MachineLink::release_motors() {
+    request([](machine::Session& s) { return s.release_motors(); });
+}
+void MachineLink::wake() {
+    request([](machine::Session& s) -> Result<void> {
+        s.wake();
+        return {};
+    });
+}
+void MachineLink::write_setting(int number, double value) {
+    request([number, value](machine::Session& s) { return s.write_setting(number, value); });
+}
+void MachineLink::send_line(const QString& text) {
+    request([text = text.toStdString()](machine::Session& s) { return s.send_line(text); });
+}
 void MachineLink::hold() {
     request([](machine::Session& s) -> Result<void> {
         s.hold();
@@ -118,6 +151,9 @@ void MachineLink::take(std::vector<machine::Event> events) {
             moved = true;
         }
     }
+    wire_log_ += lines;
+    constexpr qsizetype most_lines = 5000;
+    if (wire_log_.size() > most_lines) wire_log_.remove(0, wire_log_.size() - most_lines);
     if (!lines.isEmpty()) Q_EMIT wire(lines);
     if (moved) Q_EMIT changed();
     for (const machine::Event& happened : events) {

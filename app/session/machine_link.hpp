@@ -29,6 +29,11 @@ class MachineLink : public QObject {
     bool connected() const { return snapshot_.connected; }
     /// Something moves or burns, or a program is under way.
     bool active() const;
+    /// It waits for what it is asked next.
+    bool free() const {
+        return snapshot_.connected && snapshot_.activity == machine::Activity::none &&
+               snapshot_.state == machine::ControllerState::idle;
+    }
 
     void connect_to(const QString& address, const QString& name);
     /// The same for the simulated machine that came with Chalkline.
@@ -40,6 +45,18 @@ class MachineLink : public QObject {
     void unlock();
     void turn_laser_mode_on();
     void jog(geometry::Point by);
+    void go_to(geometry::Point place);
+    /// Moves on until `cancel_jog`.
+    void jog_on(geometry::Point way);
+    void cancel_jog();
+    void move_focus(double by);
+    void pulse(Power power, Duration time);
+    void release_motors();
+    void wake();
+    void write_setting(int number, double value);
+    void send_line(const QString& text);
+    /// The last lines of the wire, oldest first: "> sent" and "< got".
+    const QStringList& wire_log() const { return wire_log_; }
     void hold();
     void resume();
     void stop();
@@ -65,6 +82,7 @@ class MachineLink : public QObject {
     QString name_;
     std::unique_ptr<link::SessionRunner> runner_;
     bool sample_ = false;
+    QStringList wire_log_;
     int connection_ = 0;  ///< events of an older connection are dropped
 };
 

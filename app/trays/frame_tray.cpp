@@ -13,57 +13,78 @@ FrameTray::FrameTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     all->setContentsMargins(0, 0, 0, 0);
     all->setSpacing(8);
     all->addWidget(make_label(tr("Frame the job"), Tone::heading, this));
-    all->addWidget(make_label(
-        tr("The head rides once round everything that will be burned, in the dark. Watch that it stays on the piece."),
-        Tone::quiet, this));
+    all->addWidget(make_label(tr("The head rides round what will be burned. Watch that it stays on the piece."),
+                              Tone::quiet, this));
+    auto* how = new QHBoxLayout;
+    way_ = new QComboBox(this);
+    way_->addItems({tr("As a box"), tr("As a string round it"), tr("As a circle")});
+    way_->setAccessibleName(tr("Way of the frame"));
+    keep_from_wheel(way_);
+    how->addWidget(way_);
     frame_ = make_button(tr("Frame"), ButtonLook::accent, this);
     frame_->setToolTip(tr("F"));
-    connect(frame_, &QPushButton::clicked, &context_.desk, &BurnDesk::frame);
-    all->addWidget(frame_, 0, Qt::AlignLeft);
+    how->addWidget(frame_);
+    side_ = make_button(tr("One side"), ButtonLook::plain, this);
+    side_->setToolTip(tr("The next side each time (Shift+F)"));
+    how->addWidget(side_);
+    how->addStretch(1);
+    all->addLayout(how);
+    auto* ticks = new QHBoxLayout;
+    const auto add_tick = [&](const QString& text, const QString& tip) {
+        auto* tick = new QCheckBox(text, this);
+        tick->setToolTip(tip);
+        ticks->addWidget(tick);
+        connect(tick, &QCheckBox::clicked, this, &FrameTray::take_choice);
+        return tick;
+    };
+    dot_ =
+        add_tick(tr("Faint dot"), tr("The beam draws a dot too weak to mark, and is dark at rest. Wear your glasses."));
+    pointer_ = add_tick(tr("Pointer"), tr("The pointer's dot rides along the line instead of the beam"));
+    again_ = add_tick(tr("Again and again"), tr("Until Esc or STOP"));
+    ticks->addStretch(1);
+    all->addLayout(ticks);
     text_ = make_label({}, Tone::quiet, this);
     all->addWidget(text_);
-
-    auto* heading = make_label(tr("Move the head, mm"), Tone::heading, this);
-    heading->setContentsMargins(0, 16, 0, 0);
-    all->addWidget(heading);
-    all->addWidget(make_strip(tr("X"), {1, 0}));
-    all->addWidget(make_strip(tr("Y"), {0, 1}));
+    question_ = new QWidget(this);
+    auto* asked = new QHBoxLayout(question_);
+    asked->setContentsMargins(0, 0, 0, 0);
+    asked->addWidget(make_label(tr("Did it stay on the piece?"), Tone::attention, question_));
+    const auto add_answer = [&](const QString& text, bool stayed) {
+        auto* button = make_button(text, ButtonLook::plain, question_);
+        connect(button, &QPushButton::clicked, this, [this, stayed] { context_.desk.answer_frame(stayed); });
+        asked->addWidget(button);
+    };
+    add_answer(tr("It did"), true);
+    add_answer(tr("It did not"), false);
+    asked->addStretch(1);
+    all->addWidget(question_);
+    moving_ = new MovePanel(context_, this);
+    all->addWidget(moving_);
     all->addStretch(1);
+    connect(frame_, &QPushButton::clicked, &context_.desk, &BurnDesk::frame);
+    connect(side_, &QPushButton::clicked, &context_.desk, &BurnDesk::frame_side);
+    connect(way_, &QComboBox::activated, this, &FrameTray::take_choice);
     connect(&context_.desk, &BurnDesk::changed, this, &FrameTray::follow);
     connect(&context_.machine, &MachineLink::changed, this, &FrameTray::follow);
     follow();
 }
 
-QWidget* FrameTray::make_strip(const QString& axis, geometry::Point unit) {
-    auto* strip = new QWidget(this);
-    auto* row = new QHBoxLayout(strip);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(2);
-    auto* label = make_label(axis, Tone::heading, strip);
-    label->setFixedWidth(16);
-    row->addWidget(label);
-    for (const double distance : {-50.0, -10.0, -1.0, -0.1, 0.1, 1.0, 10.0, 50.0}) {
-        if (distance == 0.1) row->addSpacing(6);
-        const QString size = QString::fromStdString(format_number(std::abs(distance), 1));
-        auto* button = make_button((distance < 0 ? QChar(0x2212) : QChar('+')) + size, ButtonLook::plain, strip);
-        button->setAccessibleName(tr("Move %1 by %2 mm").arg(axis).arg(distance));
-        button->setStyleSheet(QString("padding: 4px 0; font-size: %1px;").arg(theme::tiny));
-        button->setMinimumWidth(34);
-        connect(button, &QPushButton::clicked, this, [this, unit, distance] { context_.machine.jog(unit * distance); });
-        row->addWidget(button, 1);
-        jogs_.push_back(button);
-    }
-    return strip;
+void FrameTray::take_choice() {
+    context_.desk.set_framing({static_cast<planning::FrameWay>(way_->currentIndex()), dot_->isChecked(),
+                               pointer_->isChecked(), again_->isChecked()});
 }
 
 void FrameTray::follow() {
     const auto& now = context_.machine.snapshot();
-    const bool free =
-        now.connected && now.activity == machine::Activity::none && now.state == machine::ControllerState::idle;
-    frame_->setEnabled(free && !context_.plans.stale() && !context_.plans.planned().burned.empty());
-    for (QPushButton* jog : jogs_)
-        jog->setEnabled(free);
+    const bool free = context_.machine.free();
+    const bool something = !context_.plans.stale() && !context_.plans.planned().burned.empty();
+    frame_->setEnabled(free && something);
+    side_->setEnabled(free && something);
+    const machine::MachineProfile& profile = context_.machine.profile();
+    dot_->setEnabled(planning::faint_power(profile) > Power());
+    pointer_->setVisible(profile.has_pointer());
     QString text;
+    const auto stayed = context_.desk.stayed();
     if (!now.connected)
         text = tr("Connect a machine first: its name in the rail below.");
     else if (now.state == machine::ControllerState::alarm)
@@ -72,9 +93,14 @@ void FrameTray::follow() {
                "clear of the edges.");
     else if (now.activity == machine::Activity::framing)
         text = tr("Framing…");
-    else if (const auto at = context_.desk.framed_at())
-        text = tr("Framed at %1. Nothing was moved since.").arg(at->toString("hh:mm"));
+    else if (const auto at = context_.desk.framed_at(); at && stayed && *stayed)
+        text = tr("Framed at %1; it stayed on the piece. Nothing was moved since.").arg(at->toString("hh:mm"));
+    else if (at && stayed)
+        text = tr("It left the piece: move the job or the piece, and frame again.");
     text_->setText(text);
+    text_->setVisible(!text.isEmpty());
+    question_->setVisible(now.connected && now.activity == machine::Activity::none &&
+                          context_.desk.framed_at().has_value() && !stayed);
 }
 
 }  // namespace chalkline::app

@@ -1,15 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "trays/move_panel.hpp"
 #include "trays/tray_context.hpp"
 
+#include <QCheckBox>
+#include <QComboBox>
 #include <QLabel>
 #include <QPushButton>
 #include <QWidget>
-#include <vector>
 
 namespace chalkline::app {
 
-/// Moving the head: framing the job in the dark, and a distance strip for each axis.
+/// Showing on the real piece where the job will lie, asking whether it stayed on it, and moving the head.
 class FrameTray : public QWidget {
     Q_OBJECT
  public:
@@ -17,12 +19,15 @@ class FrameTray : public QWidget {
 
  private:
     void follow();
-    QWidget* make_strip(const QString& axis, geometry::Point unit);
+    void take_choice();
 
     TrayContext context_;
-    QPushButton* frame_;
+    QPushButton *frame_, *side_;
+    QComboBox* way_;
+    QCheckBox *dot_, *pointer_, *again_;
     QLabel* text_;
-    std::vector<QPushButton*> jogs_;
+    QWidget* question_;
+    MovePanel* moving_;
 };
 
 }  // namespace chalkline::app

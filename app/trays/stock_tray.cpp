@@ -2,6 +2,7 @@
 #include "trays/stock_tray.hpp"
 
 #include "trays/marked_places.hpp"
+#include "trays/marking_panel.hpp"
 
 #include <chalkline/job/edits.hpp>
 
@@ -82,6 +83,7 @@ StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     });
     row->addWidget(remove);
     grid->addLayout(row, 10, 0, 1, 3);
+    all->addWidget(new MarkingPanel(context, this));
     all->addWidget(new MarkedPlaces(context, this));
     all->addStretch(1);
 

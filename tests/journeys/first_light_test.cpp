@@ -81,7 +81,8 @@ TEST_CASE("drop, route by mouse, frame, burn, and the piece shows the art") {
     driver->choose(Mark::frame);
     QTest::qWait(20);
     REQUIRE(driver.click("Frame"));
-    REQUIRE(wait_for([&] { return driver.state(Mark::frame) == MarkState::done; }));
+    REQUIRE(wait_for([&] { return driver.click("It did"); }));
+    CHECK(driver.state(Mark::frame) == MarkState::done);
 
     burn_by_keys(driver);
     REQUIRE(wait_for([&] { return driver.state(Mark::burn) == MarkState::done; }));
@@ -138,8 +139,9 @@ TEST_CASE("a plate turned by 37° on a turned piece is framed and burned where i
     geometry::Box framed;
     REQUIRE(wait_for([&] {
         if (const auto at = driver->machine().snapshot().position) framed.add(*at);
-        return driver.state(Mark::frame) == MarkState::done;
+        return driver.click("It did");
     }));
+    CHECK(driver.state(Mark::frame) == MarkState::done);
     const geometry::Box drawn = job::bounds(driver->document().job());
     CHECK(drawn.grown(0.1).contains(geometry::Point{framed.right, framed.top}));
 
@@ -177,7 +179,8 @@ TEST_CASE("moving the art takes the frame back") {
     connect_by_rail(driver, machine.port());
     find_home(driver);
     QTest::keyClick(&driver.window(), Qt::Key_F);
-    REQUIRE(wait_for([&] { return driver.state(Mark::frame) == MarkState::done; }));
+    REQUIRE(wait_for([&] { return driver.click("It did"); }));
+    CHECK(driver.state(Mark::frame) == MarkState::done);
     driver->placing().choose({driver->document().job().motifs[0].id});
     QTest::keyClick(&driver->bed(), Qt::Key_Up);
     CHECK(driver.state(Mark::frame) == MarkState::not_yet);

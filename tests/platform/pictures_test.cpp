@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/art/reader.hpp>
 #include <chalkline/pictures/decoder.hpp>
 #include <chalkline/pictures/png.hpp>
 
@@ -63,6 +64,43 @@ TEST_CASE("every picture format is decoded, in grey and colour, 8 and 16 bits") 
             CHECK(picture->image.pixels[35].green > 243);
         }
     }
+}
+
+TEST_CASE("a photograph that was cut short is shown as far as it goes, and that is said") {
+    QImage noise(300, 300, QImage::Format_Grayscale8);
+    std::uint32_t seed = 9;
+    for (int y = 0; y < 300; ++y)
+        for (int x = 0; x < 300; ++x)
+            noise.scanLine(y)[x] = static_cast<uchar>((seed = seed * 1664525U + 1013904223U) >> 24U);
+    const auto whole = encoded(noise, "jpeg");
+    const pictures::Decoder decoder;
+    CHECK_FALSE(decoder.decode(whole).value().cut_short);
+    const auto part = decoder.decode(whole.substr(0, whole.size() / 2));
+    REQUIRE(part);
+    CHECK(part->cut_short);
+    CHECK(part->image.height == 300);
+    art::Outside outside;
+    outside.pictures = &decoder;
+    const auto bytes = std::make_shared<const std::string>(whole.substr(0, whole.size() / 2));
+    const auto art = art::read(bytes, "x.jpg", {}, outside);
+    REQUIRE(art);
+    CHECK(std::any_of(art->remarks.begin(), art->remarks.end(), [](const auto& remark) {
+        return remark.notice.code == art::notice::picture_cut_short;
+    }));
+}
+
+TEST_CASE("opacity is kept beside the colour over white") {
+    QImage image(4, 1, QImage::Format_ARGB32);
+    image.fill(Qt::transparent);
+    image.setPixelColor(0, 0, QColor(0, 0, 0, 255));
+    image.setPixelColor(1, 0, QColor(0, 0, 0, 51));
+    const pictures::Decoder decoder;
+    const auto picture = decoder.decode(encoded(image, "png"));
+    REQUIRE(picture);
+    CHECK(picture->image.opacity == std::vector<std::uint8_t>{255, 51, 0, 0});
+    CHECK(picture->image.pixels[1] == Rgb{204, 204, 204});
+    image.fill(Qt::red);
+    CHECK(decoder.decode(encoded(image, "png")).value().image.opacity.empty());
 }
 
 TEST_CASE("resolution is taken from the file's own header, and only where it stands") {

@@ -4,6 +4,7 @@
 
 #include <chalkline/link/session_runner.hpp>
 #include <chalkline/planning/checks.hpp>
+#include <chalkline/planning/frame.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/program_checker.hpp>
 #include <chalkline/ports/ports.hpp>
@@ -124,7 +125,8 @@ Result<Work> work_for_frame(const MachineCommand& command, const machine::Machin
     if (!input) return tl::unexpected(input.error());
     const geometry::Box box =
         input->job() ? planning::burned_bounds(*input->job()) : moved_box(std::get<1>(input->content));
-    auto frame = planning::frame(box, machine);
+    if (box.empty()) return fail(planning::error::nothing_to_burn);
+    auto frame = planning::frame_program(geometry::outline(box), {}, machine);
     if (!frame) return tl::unexpected(frame.error());
     Work work;
     work.program = std::make_shared<const machine::Program>(std::move(*frame));

@@ -247,6 +247,8 @@ QString state(const machine::Snapshot& s) {
             return tr("Finding home");
         case Activity::jogging:
             return tr("Moving");
+        case Activity::pulsing:
+            return tr("Pulsing");
         case Activity::framing:
             return tr("Framing");
         case Activity::burning:

@@ -48,6 +48,7 @@ Result<Artwork> read_picture(std::string_view bytes, const ReadOptions& options,
         art.remarks.push_back(
             {{std::string(notice::picture_size_guessed), {{"width", format_number(width, 1)}}, 1, 0}, {}});
     }
+    if (decoded->cut_short) art.remarks.push_back({{std::string(notice::picture_cut_short), {}, 1, 0}, {}});
     if (decoded->converted) art.remarks.push_back({{std::string(notice::colours_converted), {}, 1, 0}, {}});
     if (width > farthest_place || height > farthest_place) return fail(error::bad_size);
     PlacedPicture picture;

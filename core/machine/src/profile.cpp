@@ -111,6 +111,8 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
     fields.number("planner_blocks", profile.planner_blocks, 2, 10000);
     fields.number("frame_speed_mm_min", profile.frame_speed, 1, 1e6);
     fields.number("jog_speed_mm_min", profile.jog_speed, 1, 1e6);
+    fields.pair("pointer_mm", profile.pointer.x, profile.pointer.y, -500, 500);
+    fields.number("dot_mw", profile.dot_milliwatts, 0, 50);
     if (json.contains("z_axis")) {
         if (json["z_axis"].is_boolean())
             profile.z_axis = json["z_axis"];
@@ -152,7 +154,9 @@ std::string to_json(const MachineProfile& profile) {
                     {"planner_blocks", profile.planner_blocks},
                     {"z_axis", profile.z_axis},
                     {"frame_speed_mm_min", profile.frame_speed},
-                    {"jog_speed_mm_min", profile.jog_speed}};
+                    {"jog_speed_mm_min", profile.jog_speed},
+                    {"pointer_mm", {profile.pointer.x, profile.pointer.y}},
+                    {"dot_mw", profile.dot_milliwatts}};
     return json.dump(2) + "\n";
 }
 

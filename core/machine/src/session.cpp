@@ -3,12 +3,18 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
+#include <cmath>
+#include <cstdio>
+#include <limits>
 #include <utility>
 
 namespace chalkline::machine {
 namespace {
 
 constexpr char status_request = '?', feed_hold = '!', cycle_start = '~', soft_reset = 0x18;
+constexpr char jog_cancel = static_cast<char>(0x85);
+constexpr double limit_slack = 0.0005;   // mm: half of the last place the controller is told
 constexpr double greeting_patience = 3;  // s after the first question before the port counts as silent
 constexpr double settings_patience = 5;  // s for the answers to the settings questions
 constexpr double reset_patience = 2;     // s for the greeting after our reset, and for the status after that
@@ -16,6 +22,15 @@ constexpr std::size_t longest_reply = 4096;
 
 std::string decimal(double value) {
     return fmt::format("{:.3f}", value);
+}
+
+/// The number and value of a line like "$32=1".
+std::optional<std::pair<int, double>> written_setting(const std::string& line) {
+    int number = 0;
+    double value = 0;
+    char rest = 0;
+    if (std::sscanf(line.c_str(), "$%d=%lf%c", &number, &value, &rest) != 2) return {};
+    return std::pair{number, value};
 }
 
 bool at_rest(ControllerState state, int sub) {
@@ -110,12 +125,119 @@ Result<void> Session::jog(geometry::Point by, Speed speed) {
     if (auto free = require_free(); !free) return free;
     if (now_.position_sure && now_.position) {
         const geometry::Point to = *now_.position + by;
-        if (!profile_.bed().contains(to, 0.0005)) {
+        if (!profile_.bed().contains(to, limit_slack))
             return fail(error::beyond_limits, {{"x", decimal(to.x)}, {"y", decimal(to.y)}});
-        }
     }
+    return jog_by(by, speed);
+}
+
+Result<void> Session::go_to(geometry::Point place, Speed speed) {
+    if (auto free = require_free(); !free) return free;
+    if (!now_.position_sure || !now_.position) return fail(error::position_unknown);
+    if (!profile_.bed().contains(place, limit_slack))
+        return fail(error::beyond_limits, {{"x", decimal(place.x)}, {"y", decimal(place.y)}});
+    const geometry::Point by = place - *now_.position;
+    if (geometry::distance(by, {}) < limit_slack) return {};
+    return jog_by(by, speed);
+}
+
+Result<void> Session::jog_on(geometry::Point way, Speed speed) {
+    if (auto free = require_free(); !free) return free;
+    const double size = geometry::distance(way, {});
+    if (size <= 0) return {};
+    way = way * (1 / size);
+    double reach = blind_reach;
+    if (now_.position_sure && now_.position) {
+        const geometry::Box bed = profile_.bed();
+        const auto room = [](double at, double step, double low, double high) {
+            if (std::abs(step) < 1e-9) return std::numeric_limits<double>::infinity();
+            return ((step > 0 ? high : low) - at) / step;
+        };
+        reach = std::min(room(now_.position->x, way.x, bed.left, bed.right),
+                         room(now_.position->y, way.y, bed.bottom, bed.top));
+        // Rounding to the controller's three decimals must not step over the edge.
+        reach = std::floor(reach * 1000) / 1000;
+        if (reach <= 0) return {};
+    }
+    return jog_by(way * reach, speed);
+}
+
+Result<void> Session::jog_by(geometry::Point by, Speed speed) {
     now_.activity = Activity::jogging;
     queue_command(fmt::format("$J=G91G21X{:.3f}Y{:.3f}F{:.0f}", by.x, by.y, speed.mm_per_min()));
+    announce();
+    return {};
+}
+
+/// The cancel overtakes every line: a jog that has not been read yet would begin after it. So it is said again when the
+/// jog is known to have begun.
+void Session::cancel_jog() {
+    if (!now_.connected || now_.activity != Activity::jogging) return;
+    std::erase_if(queued_, [](const std::string& line) { return line.starts_with("$J="); });
+    cancel_wanted_ =
+        std::any_of(open_.begin(), open_.end(), [](const std::string& line) { return line.starts_with("$J="); });
+    send_realtime(jog_cancel, "jog cancel");
+}
+
+Result<void> Session::move_focus(double by) {
+    if (auto free = require_free(); !free) return free;
+    if (!profile_.z_axis) return fail(error::no_z_axis);
+    constexpr double focus_speed = 300;  // mm/min: screws are slow
+    now_.activity = Activity::jogging;
+    queue_command(fmt::format("$J=G91G21Z{:.3f}F{:.0f}", by, focus_speed));
+    announce();
+    return {};
+}
+
+/// The three lines go out together, so that no trouble on the link can fall between the beam and its end.
+Result<void> Session::pulse(Power power, Duration time) {
+    if (auto free = require_free(); !free) return free;
+    if (setting(32).value_or(0) == 0) return fail(error::laser_mode_off);
+    const double share = std::clamp(power.percent(), 0.0, strongest_pulse.percent()) / 100;
+    const double seconds = std::clamp(time.seconds(), 0.0, longest_pulse.seconds());
+    const double full = setting(30).value_or(profile_.full_power_s);
+    now_.activity = Activity::pulsing;
+    for (std::string line :
+         {fmt::format("G1F100M3S{:.0f}", share * full), fmt::format("G4P{:.3f}", seconds), std::string("M5S0")}) {
+        lines_out_ += line + "\n";
+        events_.push_back(event::Wire{true, line});
+        open_.push_back(std::move(line));
+    }
+    announce();
+    return {};
+}
+
+Result<void> Session::release_motors() {
+    if (auto free = require_free(); !free) return free;
+    queue_command("$SLP");
+    now_.position_sure = false;
+    announce();
+    return {};
+}
+
+void Session::wake() {
+    if (!now_.connected || now_.state != ControllerState::sleep) return;
+    reset_expected_ = true;
+    send_realtime(soft_reset, "reset");
+}
+
+Result<void> Session::write_setting(int number, double value) {
+    if (greeting_ != Greeting::done) return fail(error::not_ready);
+    if (now_.activity != Activity::none || stopping_ != Stopping::no) return fail(error::not_while_working);
+    queue_command(fmt::format("${}={:g}", number, value));
+    return {};
+}
+
+Result<void> Session::send_line(const std::string& text) {
+    if (greeting_ != Greeting::done) return fail(error::not_ready);
+    if (now_.activity != Activity::none || stopping_ != Stopping::no) return fail(error::not_while_working);
+    const bool plain = std::all_of(text.begin(), text.end(),
+                                   [](char c) { return c >= 0x20 && c < 0x7f && c != '!' && c != '?' && c != '~'; });
+    if (text.empty() || text.size() > longest_line || !plain) return fail(error::bad_line, {{"text", text}});
+    // What is typed may move the head or change where it counts from.
+    const bool asks = text == "$" || text == "$$" || text == "$I" || text == "$G" || text == "$#" || text == "$N";
+    if (!asks && text[0] != '$') now_.position_sure = false;
+    queue_command(text);
     announce();
     return {};
 }
@@ -237,8 +359,13 @@ void Session::handle_command_answer(std::optional<int> error_number) {
         now_.position_sure = false;
         now_.alarm = 0;
         announce();
-    } else if (command == "$32=1") {
-        settings_[32] = 1;
+    } else if (command.starts_with("$J=")) {
+        if (std::exchange(cancel_wanted_, false)) send_realtime(jog_cancel, "jog cancel");
+    } else if (command == "M5S0" && now_.activity == Activity::pulsing) {
+        events_.push_back(event::Finished{std::exchange(now_.activity, Activity::none)});
+        announce();
+    } else if (const auto written = written_setting(command)) {
+        settings_[written->first] = written->second;
         announce();
     } else if (command.starts_with("G10L2P1")) {
         offsets_["G54"] = profile_.bed_origin();
@@ -478,6 +605,8 @@ void Session::send_realtime(char byte, const char* shown) {
 
 void Session::announce() {
     if (const auto laser_mode = setting(32)) now_.laser_mode = *laser_mode != 0;
+    if (!now_.settings || *now_.settings != settings_)
+        now_.settings = std::make_shared<const std::map<int, double>>(settings_);
     events_.push_back(event::Changed{now_});
 }
 

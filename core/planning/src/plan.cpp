@@ -276,19 +276,4 @@ Result<Plan> plan(const job::Job& job, const MachineProfile& machine, const Plan
     return plan;
 }
 
-Result<Program> frame(const Box& box, const MachineProfile& machine) {
-    if (box.empty()) return fail(error::nothing_to_burn);
-    if (auto fits = require_on_bed(box, machine); !fits) return tl::unexpected(fits.error());
-    Program program;
-    const Speed speed = Speed::mm_per_min(std::min(machine.frame_speed, machine.top_speed().mm_per_min()));
-    const Point corners[] = {{box.left, box.bottom},
-                             {box.right, box.bottom},
-                             {box.right, box.top},
-                             {box.left, box.top},
-                             {box.left, box.bottom}};
-    for (const Point corner : corners)
-        program.operations.push_back({machine::Travel{corner, program.operations.empty()}, speed, {}});
-    return program;
-}
-
 }  // namespace chalkline::planning

@@ -7,10 +7,13 @@
 #include <nlohmann/json.hpp>
 
 #include <charconv>
+#include <utility>
 
 namespace chalkline::simulator {
 namespace {
 
+constexpr double longest_pulse = 0.25;     // s: 0.2 and the time its lines take
+constexpr double strongest_pulse = 0.2;    // of full power
 constexpr double tick = 0.001;             // s of virtual time between looks at the link
 constexpr double starved_within = 0.25;    // s: a program that goes on so soon after the planner ran dry was starved
 constexpr std::size_t most_remarks = 100;  // of each kind in the report
@@ -400,13 +403,19 @@ void Controller::trail(geometry::Point from, geometry::Point to, double power, d
 
 /// The beam at a head that stands still: only constant power burns, and laser mode darkens it in rapid mode.
 void Controller::burn_at_rest(double seconds) {
+    const double lit_before = std::exchange(lit_at_rest_, 0);
     beam_now_ = 0;
     if (beam_ != BeamMode::constant || (laser_mode() && motion_mode_ == 0)) return;
     beam_now_ = std::clamp(power_word_ / setting(30) * power_override_ / 100, 0.0, 1.0);
     if (beam_now_ <= 0) return;
-    violation(fmt::format("beam on at rest at {:.2f}, {:.2f}", motion_.at().x, motion_.at().y));
+    lit_at_rest_ = lit_before + seconds;
+    // One short weak burst, to see where the beam is, is the only thing a beam may do at rest.
+    if (lit_at_rest_ > longest_pulse || beam_now_ > strongest_pulse)
+        violation(fmt::format("beam on at rest at {:.2f}, {:.2f}", motion_.at().x, motion_.at().y));
     report_.beam_on_s += seconds;
-    if (dose_) dose_->burn(motion_.at(), motion_.at(), profile_.beam.watts_at(Power::percent(beam_now_ * 100)) * 1000 * seconds);
+    if (dose_)
+        dose_->burn(motion_.at(), motion_.at(),
+                    profile_.beam.watts_at(Power::percent(beam_now_ * 100)) * 1000 * seconds);
 }
 
 /// Called when a program's move is queued.

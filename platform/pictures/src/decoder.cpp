@@ -81,7 +81,7 @@ Result<art::DecodedPicture> Decoder::decode(std::string_view bytes) const {
         if (!plain.isNull()) image = plain;
     }
     const Header header = read_header(bytes);
-    art::DecodedPicture picture{to_rgb(image), header.pixels_per_mm, header.cmyk};
+    art::DecodedPicture picture{to_rgb(image), header.pixels_per_mm, header.cmyk, header.cut_short};
     if (turned && picture.pixels_per_mm) std::swap(picture.pixels_per_mm->x, picture.pixels_per_mm->y);
     return picture;
 }

@@ -128,7 +128,11 @@ Header read_webp(std::string_view data) {
 
 Header read_header(std::string_view bytes) {
     if (bytes.starts_with("\x89PNG")) return read_png(bytes);
-    if (bytes.starts_with("\xff\xd8")) return read_jpeg(bytes);
+    if (bytes.starts_with("\xff\xd8")) {
+        Header header = read_jpeg(bytes);
+        header.cut_short = bytes.rfind("\xff\xd9") == std::string_view::npos;  // no end-of-image marker
+        return header;
+    }
     if (bytes.starts_with("BM")) return read_bmp(bytes);
     if (bytes.starts_with("II*") || bytes.starts_with(std::string_view("MM\0*", 4))) return read_tiff(bytes);
     if (bytes.starts_with("RIFF") && bytes.size() > 12 && bytes.substr(8, 4) == "WEBP") return read_webp(bytes);

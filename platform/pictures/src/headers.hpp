@@ -12,6 +12,7 @@ namespace chalkline::pictures {
 struct Header {
     std::optional<geometry::Point> pixels_per_mm;  ///< of the picture as stored, before any turn
     bool cmyk = false;
+    bool cut_short = false;  ///< JPEG: its end is missing
 };
 /// Reads PNG (pHYs), JPEG (JFIF, EXIF, components), BMP, TIFF and WebP (EXIF). Never fails: what is not understood is
 /// not stated.

@@ -250,15 +250,3 @@ TEST_CASE("times agree with the simulated machine within a few per cent") {
     CHECK(vm.controller.report().starved == 0);
     CHECK(vm.controller.report().beam_on_mm == Approx(result.burn).epsilon(1e-4));
 }
-
-TEST_CASE("a frame rides round in the dark and comes back") {
-    const auto program = frame({10, 20, 110, 90}, {}).value();
-    const MachineProfile profile;
-    machine::Encoder again(program, profile);
-    CHECK(check_program(again, {profile, {}, {}}).empty());
-    const auto text = machine::encode_all(program, profile);
-    CHECK(text.find('S') == text.find("S0"));
-    CHECK(text.find("M4") == std::string::npos);
-    CHECK(frame({}, {}).error().code == planning::error::nothing_to_burn);
-    CHECK(frame({-1, 0, 5, 5}, {}).error().code == planning::error::off_bed);
-}

@@ -20,7 +20,7 @@ std::vector<BurnedLine> burned_lines(const job::Job& job) {
                 const bool fill = motif.art->shapes[shape].ink.kind == InkKind::fill;
                 for (geometry::Polyline& line : motif.art->shapes[shape].path.flatten(motif.place)) {
                     const geometry::Box box = geometry::bounds(line);
-                    burned.push_back({std::move(line), box, step, number, fill});
+                    burned.push_back({std::move(line), box, step, number, fill, motif.id});
                 }
             }
             // A picture stands for its frame.
@@ -28,7 +28,7 @@ std::vector<BurnedLine> burned_lines(const job::Job& job) {
                 if (!job.steps[step].on || !job::Job::sent_picture(job.steps[step], motif, i)) continue;
                 geometry::Polyline frame = job::frame_of_picture(motif, i);
                 const geometry::Box box = geometry::bounds(frame);
-                burned.push_back({std::move(frame), box, step, number, true});
+                burned.push_back({std::move(frame), box, step, number, true, motif.id});
             }
         }
     }

@@ -13,6 +13,7 @@ struct BurnedLine {
     std::size_t step;   ///< index into job.steps
     std::size_t shape;  ///< counts the shapes of all motifs, each motif's pictures after its shapes
     bool fill;
+    job::Id motif;
 };
 
 /// Everything that is burned, in run order of the steps; a shape of two steps stands there twice.

@@ -19,6 +19,7 @@ struct DecodedPicture {
     raster::RgbImage image;
     std::optional<geometry::Point> pixels_per_mm;  ///< across and down, where the file states them
     bool converted = false;                        ///< colours came through CMYK
+    bool cut_short = false;                        ///< the file ends too early: its last rows are missing
 };
 
 namespace error {

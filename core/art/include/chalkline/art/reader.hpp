@@ -41,6 +41,7 @@ inline constexpr std::string_view entities = "art.entities";
 inline constexpr std::string_view font_substituted = "art.font-substituted";
 inline constexpr std::string_view letters_missing = "art.letters-missing";
 inline constexpr std::string_view colours_converted = "art.colours-converted";
+inline constexpr std::string_view picture_cut_short = "art.picture-cut-short";
 inline constexpr std::string_view coarse_picture = "art.coarse-picture";
 inline constexpr std::string_view picture_size_guessed = "art.picture-size-guessed";
 inline constexpr std::string_view unit_missing = "art.unit-missing";

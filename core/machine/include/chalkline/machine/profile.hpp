@@ -31,9 +31,12 @@ struct MachineProfile {
     bool z_axis = false;        ///< it moves its focus
     double frame_speed = 3000;  ///< mm/min
     double jog_speed = 3000;    ///< mm/min
+    geometry::Point pointer{};  ///< where the pointer's dot falls, seen from the beam, mm; 0, 0: there is none
+    double dot_milliwatts = 5;  ///< of the faint dot that shows where the beam is
 
     bool operator==(const MachineProfile&) const = default;
 
+    bool has_pointer() const { return pointer != geometry::Point{}; }
     geometry::Box bed() const { return {0, 0, width, depth}; }
     /// The slower axis' top speed: no straight move is ever limited below it.
     Speed top_speed() const { return Speed::mm_per_min(max_rate_x < max_rate_y ? max_rate_x : max_rate_y); }

@@ -27,12 +27,16 @@ inline constexpr std::string_view laser_mode_off = "machine.laser-mode-off";
 inline constexpr std::string_view full_power_differs = "machine.full-power-differs";
 inline constexpr std::string_view beyond_limits = "machine.beyond-limits";
 inline constexpr std::string_view line_refused = "machine.line-refused";
+inline constexpr std::string_view position_unknown = "machine.position-unknown";
+inline constexpr std::string_view not_while_working = "machine.not-while-working";
+inline constexpr std::string_view bad_line = "machine.bad-line";
+inline constexpr std::string_view no_z_axis = "machine.no-z-axis";
 inline constexpr std::string_view alarm = "machine.alarm";
 inline constexpr std::string_view reset_by_itself = "machine.reset-by-itself";
 }  // namespace error
 
 /// What the session is in the middle of.
-enum class Activity { none, connecting, homing, jogging, framing, burning, stopping };
+enum class Activity { none, connecting, homing, jogging, pulsing, framing, burning, stopping };
 
 /// The machine as far as it is known at one moment. A value for the interface to show.
 struct Snapshot {
@@ -50,6 +54,7 @@ struct Snapshot {
     std::optional<bool> laser_mode;  ///< as the controller's settings say; none: not known yet
     double silent_for = 0;           ///< seconds without a byte while something runs; 0 when all is well
     std::string version;
+    std::shared_ptr<const std::map<int, double>> settings;  ///< `$N` as the controller stated them; null: not yet
 };
 
 namespace event {
@@ -112,6 +117,29 @@ class Session {
     Result<void> turn_laser_mode_on();
     /// Moves the head by a distance (mm), dark, never past the bed when the position is sure.
     Result<void> jog(geometry::Point by, Speed speed);
+    /// Moves the head to a place of the bed, dark. Errors too when the head's place is not known.
+    Result<void> go_to(geometry::Point place, Speed speed);
+    /// Moves the head on in a direction (of any length) until `cancel_jog`, never past the bed; where its place is not
+    /// known at most `blind_reach`.
+    Result<void> jog_on(geometry::Point way, Speed speed);
+    static constexpr double blind_reach = 100;  ///< mm
+    /// Brings a move to rest at once; nothing else is stopped by it.
+    void cancel_jog();
+    /// Raises (above 0) or lowers the focus by a distance, mm.
+    Result<void> move_focus(double by);
+    /// One burst of the beam where the head stands, timed by the controller; power and time are held to small values.
+    Result<void> pulse(Power power, Duration time);
+    static constexpr Power strongest_pulse = Power::percent(20);
+    static constexpr Duration longest_pulse = Duration::seconds(0.2);
+    /// Lets the motors go, so that the head can be pushed by hand; where it is is not known afterwards.
+    Result<void> release_motors();
+    /// Wakes a controller that sleeps with its motors released.
+    void wake();
+    /// Writes one setting of the controller.
+    Result<void> write_setting(int number, double value);
+    /// One line as typed, for whoever knows the controller. Refused while anything runs, and with bytes that would act
+    /// at once or start another line.
+    Result<void> send_line(const std::string& text);
     /// Runs dark lines around the job.
     Result<void> frame(std::unique_ptr<LineSource> lines);
     /// REQUIRES: the lines passed the program checker.
@@ -152,6 +180,7 @@ class Session {
     void finish_if_at_rest();
     Result<void> require_free() const;
     Result<void> start(Activity activity, std::unique_ptr<LineSource> lines);
+    Result<void> jog_by(geometry::Point by, Speed speed);
     void place_bed_origin();
     void begin_stop(std::optional<Error> because);
     void reset_controller();
@@ -186,6 +215,7 @@ class Session {
     Activity stopped_activity_ = Activity::none;
     double stop_since_ = 0;
     bool came_to_rest_ = false;    ///< the hold was completed before the reset
+    bool cancel_wanted_ = false;   ///< a jog was cancelled before the controller said that it took it
     bool reset_expected_ = false;  ///< the next greeting answers our own reset
 };
 

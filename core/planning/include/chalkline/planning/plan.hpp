@@ -53,7 +53,4 @@ struct Plan {
 Result<Plan> plan(const job::Job& job, const machine::MachineProfile& machine, const PlanOptions& options = {},
                   const Watch& watch = {});
 
-/// A dark ride round the box at the profile's frame speed, ending where it began.
-Result<machine::Program> frame(const geometry::Box& box, const machine::MachineProfile& machine);
-
 }  // namespace chalkline::planning

@@ -50,7 +50,7 @@ struct DitherSettings {
 };
 
 /// Dots of an image whose values are proportional to the light that should come back: dark is burned. Rows are worked
-/// top down, error diffusion in 32-bit floats, error at the borders is dropped. A value below half of white is dark.
+/// top down, error diffusion in fixed point of 29 bits, error at the borders is dropped. A value below half of white is dark.
 /// Where dots are kept apart (`bare_between`, `lone`) dark tones come out lighter than asked; diffusing methods take
 /// what they can not burn to the places beside, the others drop it. Grey power is not kept apart.
 Dots dither(const GreyImage& light, const DitherSettings& settings);

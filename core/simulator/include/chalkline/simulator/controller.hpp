@@ -114,6 +114,7 @@ class Controller {
     Report report_;
 
     double now_ = 0;
+    double lit_at_rest_ = 0;  ///< s the beam has stood lit so far
     struct Timed {
         double at;
         char byte;

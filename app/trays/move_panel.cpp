@@ -1,0 +1,163 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "trays/move_panel.hpp"
+
+#include "trays/jog_strip.hpp"
+#include "widgets/fold.hpp"
+
+#include <chalkline/base/units_text.hpp>
+
+#include <QHBoxLayout>
+
+namespace chalkline::app {
+namespace {
+
+constexpr Power pulse_power = Power::percent(5);
+constexpr Duration pulse_time = Duration::seconds(0.1);
+constexpr int pulse_every = 400;  // ms while the button is held
+
+}  // namespace
+
+MovePanel::MovePanel(const TrayContext& context, QWidget* parent) : QWidget(parent), context_(context) {
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(0, 0, 0, 0);
+    all->setSpacing(8);
+    auto* heading = make_label(tr("Move the head, mm"), Tone::heading, this);
+    heading->setContentsMargins(0, 16, 0, 0);
+    all->addWidget(heading);
+    MachineLink& machine = context_.machine;
+    all->addWidget(new JogStrip(
+        tr("X"), machine,
+        [&machine](double by) {
+            machine.jog({by, 0});
+        },
+        this));
+    all->addWidget(new JogStrip(
+        tr("Y"), machine,
+        [&machine](double by) {
+            machine.jog({0, by});
+        },
+        this));
+    if (machine.profile().z_axis)
+        all->addWidget(new JogStrip(
+            tr("Focus"), machine, [&machine](double by) { machine.move_focus(by); }, this));
+    all->addWidget(make_label(tr("Hold Shift and an arrow key, with the rail clicked, to move as long as it is held."),
+                              Tone::quiet, this));
+    build_places(all);
+    build_more(all);
+    connect(&context_.machine, &MachineLink::changed, this, &MovePanel::follow);
+    connect(&context_.document, &JobDocument::changed, this, &MovePanel::offer_places);
+    offer_places();
+    follow();
+}
+
+void MovePanel::build_places(QVBoxLayout* all) {
+    auto* named = new QHBoxLayout;
+    named->addWidget(make_label(tr("Go to"), Tone::quiet, this));
+    places_ = new QComboBox(this);
+    places_->setAccessibleName(tr("Place to go to"));
+    keep_from_wheel(places_);
+    named->addWidget(places_, 1);
+    auto* go = make_button(tr("Go"), ButtonLook::plain, this);
+    named->addWidget(go);
+    all->addLayout(named);
+    connect(go, &QPushButton::clicked, this, [this] {
+        const auto index = static_cast<std::size_t>(std::max(places_->currentIndex(), 0));
+        if (index < offered_.size()) context_.machine.go_to(offered_[index]);
+    });
+    auto* typed = new QHBoxLayout;
+    x_ = make_length_field(tr("Go to X"), this);
+    y_ = make_length_field(tr("Go to Y"), this);
+    for (ValueField* field : {x_, y_})
+        field->setFixedWidth(80);
+    auto* send = make_button(tr("Go there"), ButtonLook::plain, this);
+    auto* click = make_button(tr("Click on the bed…"), ButtonLook::plain, this);
+    click->setToolTip(tr("The head goes where you click next; Esc gives up"));
+    typed->addWidget(make_label(tr("X"), Tone::quiet, this));
+    typed->addWidget(x_);
+    typed->addWidget(make_label(tr("Y"), Tone::quiet, this));
+    typed->addWidget(y_);
+    typed->addWidget(send);
+    typed->addStretch(1);
+    all->addLayout(typed);
+    all->addWidget(click, 0, Qt::AlignLeft);
+    connect(send, &QPushButton::clicked, this, [this] { context_.machine.go_to({x_->value(), y_->value()}); });
+    connect(click, &QPushButton::clicked, this, [this] {
+        context_.bed.pick_place(tr("Click where the head shall go"), [this](geometry::Point place) {
+            context_.bed.stop_picking();
+            context_.machine.go_to(place);
+        });
+    });
+    when_known_.insert(when_known_.end(), {go, send, click});
+    unknown_ =
+        make_label(tr("Where the head is nobody knows, so no limit can be kept: watch it."), Tone::attention, this);
+    all->addWidget(unknown_);
+}
+
+void MovePanel::build_more(QVBoxLayout* all) {
+    auto* fold = new Fold(tr("Beam and motors"), this);
+    all->addWidget(fold);
+    auto* row = new QHBoxLayout;
+    pulse_ = make_button(tr("Pulse"), ButtonLook::plain, fold);
+    pulse_->setToolTip(tr("The beam at 5 % for a tenth of a second, again while you hold it. Wear your glasses."));
+    release_ = make_button(tr("Let the motors go"), ButtonLook::plain, fold);
+    row->addWidget(pulse_);
+    row->addWidget(release_);
+    row->addStretch(1);
+    fold->body()->addLayout(row);
+    pulsing_.setInterval(pulse_every);
+    connect(&pulsing_, &QTimer::timeout, this, [this] { context_.machine.pulse(pulse_power, pulse_time); });
+    connect(pulse_, &QPushButton::pressed, this, [this] {
+        context_.machine.pulse(pulse_power, pulse_time);
+        pulsing_.start();
+    });
+    connect(pulse_, &QPushButton::released, &pulsing_, &QTimer::stop);
+    connect(release_, &QPushButton::clicked, this, [this] {
+        const bool asleep = context_.machine.snapshot().state == machine::ControllerState::sleep;
+        asleep ? context_.machine.wake() : context_.machine.release_motors();
+    });
+}
+
+/// The corners of the piece and of the job, the datum, and the job's marked places.
+void MovePanel::offer_places() {
+    const job::Job& job = context_.document.job();
+    places_->clear();
+    offered_.clear();
+    const auto offer = [&](const QString& name, geometry::Point place) {
+        places_->addItem(name);
+        offered_.push_back(place);
+    };
+    if (const auto datum = job::datum_place(job)) offer(tr("the datum"), *datum);
+    if (job.stock) {
+        const auto corner = [&](double x, double y) {
+            return job.stock->place()({x * job.stock->width, y * job.stock->height});
+        };
+        offer(tr("piece, near left"), corner(0, 0));
+        offer(tr("piece, near right"), corner(1, 0));
+        offer(tr("piece, far right"), corner(1, 1));
+        offer(tr("piece, far left"), corner(0, 1));
+        offer(tr("piece, middle"), job.stock->middle());
+    }
+    if (const geometry::Box box = job::bounds(job); !box.empty()) {
+        offer(tr("job, near left"), {box.left, box.bottom});
+        offer(tr("job, far right"), {box.right, box.top});
+    }
+    for (const job::MarkedPlace& marked : job.marked)
+        offer(QString::fromStdString(marked.name), marked.place);
+    const machine::MachineProfile& machine = context_.machine.profile();
+    offer(tr("bed, near left"), {0, 0});
+    offer(tr("bed, far right"), {machine.width, machine.depth});
+}
+
+void MovePanel::follow() {
+    const auto& now = context_.machine.snapshot();
+    const bool free = context_.machine.free();
+    if (!pulsing_.isActive()) pulse_->setEnabled(free);
+    for (QWidget* one : when_known_)
+        one->setEnabled(free && now.position_sure);
+    const bool asleep = now.connected && now.state == machine::ControllerState::sleep;
+    release_->setEnabled(free || asleep);
+    release_->setText(asleep ? tr("Wake the controller") : tr("Let the motors go"));
+    unknown_->setVisible(free && !now.position_sure);
+}
+
+}  // namespace chalkline::app

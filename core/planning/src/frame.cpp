@@ -1,0 +1,133 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "checks/burned_lines.hpp"
+
+#include <chalkline/base/units_text.hpp>
+#include <chalkline/geometry/hull.hpp>
+#include <chalkline/planning/frame.hpp>
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace chalkline::planning {
+namespace {
+
+using geometry::Point;
+using geometry::Polyline;
+
+struct Circle {
+    Point middle;
+    double radius = -1;
+    bool holds(Point p) const { return geometry::distance(middle, p) <= radius * (1 + 1e-12) + 1e-9; }
+};
+
+Circle through(Point a, Point b) {
+    return {(a + b) * 0.5, geometry::distance(a, b) / 2};
+}
+
+Circle through(Point a, Point b, Point c) {
+    const Point ab = b - a, ac = c - a;
+    const double twice = 2 * (ab.x * ac.y - ab.y * ac.x);
+    if (std::abs(twice) < 1e-12) {
+        // On one line: the two farthest of them.
+        Circle widest = through(a, b);
+        for (const Circle& other : {through(a, c), through(b, c)})
+            if (other.radius > widest.radius) widest = other;
+        return widest;
+    }
+    const double b2 = ab.x * ab.x + ab.y * ab.y, c2 = ac.x * ac.x + ac.y * ac.y;
+    const Point middle = a + Point{(ac.y * b2 - ab.y * c2) / twice, (ab.x * c2 - ac.x * b2) / twice};
+    return {middle, geometry::distance(middle, a)};
+}
+
+/// The smallest circle round all points, one point after the other (E. Welzl, "Smallest enclosing disks", 1991; here
+/// without chance, for hulls have few points).
+Circle smallest_circle(const std::vector<Point>& points) {
+    Circle circle{points.front(), 0};
+    for (std::size_t i = 1; i < points.size(); ++i) {
+        if (circle.holds(points[i])) continue;
+        circle = {points[i], 0};
+        for (std::size_t j = 0; j < i; ++j) {
+            if (circle.holds(points[j])) continue;
+            circle = through(points[i], points[j]);
+            for (std::size_t k = 0; k < j; ++k)
+                if (!circle.holds(points[k])) circle = through(points[i], points[j], points[k]);
+        }
+    }
+    return circle;
+}
+
+bool wanted(const PlanOptions& only, const job::Job& job, const BurnedLine& line) {
+    const auto among = [](const std::optional<job::Ids>& ids, job::Id id) {
+        return !ids || std::find(ids->begin(), ids->end(), id) != ids->end();
+    };
+    return among(only.only_steps, job.steps[line.step].id) && among(only.only_motifs, line.motif);
+}
+
+}  // namespace
+
+Result<Polyline> frame_line(const job::Job& job, FrameWay way, const PlanOptions& only) {
+    std::vector<Point> points;
+    for (const BurnedLine& line : burned_lines(job))
+        if (wanted(only, job, line)) points.insert(points.end(), line.line.points.begin(), line.line.points.end());
+    if (points.empty()) return fail(error::nothing_to_burn);
+    const std::vector<Point> hull = geometry::convex_hull(std::move(points));
+    if (way == FrameWay::hull && hull.size() > 2) return Polyline{hull, true};
+    if (way == FrameWay::round) {
+        constexpr int sides = 72;
+        const Circle circle = smallest_circle(hull);
+        Polyline line{{}, true};
+        for (int i = 0; i < sides; ++i) {
+            const double at = 2 * std::numbers::pi * i / sides;
+            line.points.push_back(circle.middle + Point{std::cos(at), std::sin(at)} * circle.radius);
+        }
+        return line;
+    }
+    geometry::Box box;
+    for (const Point p : hull)
+        box.add(p);
+    return geometry::outline(box);
+}
+
+Result<machine::Program> frame_program(const Polyline& line, const FrameRide& ride,
+                                       const machine::MachineProfile& machine) {
+    if (line.points.empty()) return fail(error::nothing_to_burn);
+    std::vector<Point> stops = line.points;
+    stops.push_back(line.points.front());
+    if (ride.side) {
+        const std::size_t from = *ride.side % line.points.size();
+        stops = {stops[from], stops[from + 1]};
+    }
+    for (Point& stop : stops) {
+        if (ride.with_pointer) stop = stop - machine.pointer;
+        const geometry::Box bed = machine.bed();
+        const double by = std::max({bed.left - stop.x, stop.x - bed.right, bed.bottom - stop.y, stop.y - bed.top});
+        if (by > 0.005) return fail(error::frame_off_bed, {{"by", format_number(by, 1)}});
+        stop = {std::clamp(stop.x, bed.left, bed.right), std::clamp(stop.y, bed.bottom, bed.top)};
+    }
+    machine::Program program;
+    const Speed speed = Speed::mm_per_min(std::min(machine.frame_speed, machine.top_speed().mm_per_min()));
+    const machine::PowerValue dot = machine::power_value(std::min(ride.dot, faint_power(machine)));
+    if (dot == 0) {
+        for (const Point stop : stops)
+            program.operations.push_back({machine::Travel{stop, program.operations.empty()}, speed, {}});
+        return program;
+    }
+    program.operations.push_back({machine::Beam{machine::BeamMode::following}, speed, {}});
+    program.operations.push_back({machine::Travel{stops.front(), true}, speed, {}});
+    program.points.assign(stops.begin() + 1, stops.end());
+    program.operations.push_back(
+        {machine::Trace{0, static_cast<std::uint32_t>(program.points.size()), dot}, speed, {}});
+    program.operations.push_back({machine::Beam{machine::BeamMode::off}, speed, {}});
+    return program;
+}
+
+Power faint_power(const machine::MachineProfile& machine) {
+    constexpr double most_milliwatts = 50;  // whatever a profile says
+    const double watts = std::min(machine.dot_milliwatts, most_milliwatts) / 1000;
+    // A dot nobody can see helps nobody and hurts all the same.
+    const bool visible = machine.beam.kind == steps::BeamKind::diode;
+    return visible && watts > 0 ? machine.beam.power_for(watts) : Power();
+}
+
+}  // namespace chalkline::planning
