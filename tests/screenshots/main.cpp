@@ -5,9 +5,12 @@
 #include "proof/proof_view.hpp"
 #include "recipes/recipe_shelf.hpp"
 #include "support/simulator_process.hpp"
+#include "trays/jog_strip.hpp"
+#include "widgets/fold.hpp"
 
 #include <QApplication>
 #include <QCheckBox>
+#include <QComboBox>
 #include <QDeadlineTimer>
 #include <QDir>
 #include <QTest>
@@ -163,6 +166,16 @@ int main(int argc, char** argv) {
     window.desk().frame();
     if (!wait_for([&] { return window.desk().framed_at().has_value(); })) return 1;
     photographer.take("frame");
+    window.desk().answer_frame(true);
+    window.choose(Mark::stock);
+    for (auto* fold : window.findChildren<app::Fold*>())
+        if (fold->isVisible() && fold->findChild<QComboBox*>() && fold->findChild<app::JogStrip*>())
+            fold->set_open(true);
+    window.machine().go_to({80, 50});
+    if (!wait_for([&] { return idle() && window.machine().snapshot().position->x > 79.9; })) return 1;
+    for (auto* button : window.findChildren<QPushButton*>())
+        if (button->isVisible() && button->text().startsWith("Mark here")) button->click();
+    photographer.take("marking");
     window.choose(Mark::burn);
     QTest::keyClick(&window, Qt::Key_Return, Qt::ControlModifier);
     photographer.take("ready");

@@ -382,6 +382,7 @@ void Controller::move(double seconds) {
 void Controller::trail(geometry::Point from, geometry::Point to, double power, double seconds) {
     const double way = geometry::distance(from, to);
     beam_now_ = power;
+    lit_at_rest_ = 0;
     report_.top_mm_min = std::max(report_.top_mm_min, motion_.speed() * 60);
     if (power <= 0) {
         report_.travel_mm += way;

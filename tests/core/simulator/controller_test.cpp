@@ -142,8 +142,15 @@ TEST_CASE("rapid moves are dark, S may change without stopping") {
 
 TEST_CASE("the beam standing under M3 is seen as a breach, under M4 it is dark") {
     Controller constant(homeless());
-    play(constant, "G21G90\nM3S200\nG1X5F1000\nG4P0.2\nM5\n");
+    play(constant, "G21G90\nM3S200\nG1X5F1000\nG4P0.4\nM5\n");
     CHECK_FALSE(constant.report().violations.empty());
+    // A short weak burst shows where the beam is; a short strong one is none.
+    Controller pulsing(homeless());
+    play(pulsing, "G21G90\nG1F1000M3S200\nG4P0.2\nM5\n");
+    CHECK(pulsing.report().violations.empty());
+    Controller strong(homeless());
+    play(strong, "G21G90\nG1F1000M3S300\nG4P0.2\nM5\n");
+    CHECK_FALSE(strong.report().violations.empty());
     Controller following(homeless());
     play(following, "G21G90\nM4S200\nG1X5F1000\nG4P0.2\nM5\n");
     CHECK(following.report().violations.empty());
