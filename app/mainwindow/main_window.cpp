@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mainwindow/main_window.hpp"
 
-#include "mainwindow/connection_sheet.hpp"
+#include "machine/connection_sheet.hpp"
+#include "machine/controller_sheet.hpp"
+#include "machine/wire_sheet.hpp"
 #include "mainwindow/ready_sheet.hpp"
 #include "proof/proof_view.hpp"
 #include "recipes/recipes_view.hpp"
@@ -197,8 +199,10 @@ void MainWindow::build() {
     connect(art, &ArtTray::paste_wanted, this, &MainWindow::paste);
     connect(burn, &BurnTray::burn_wanted, this, &MainWindow::ask_to_burn);
     connect(rail_, &MachineRail::connection_wanted, this, [this] {
+        QWidget* over = views_->currentWidget();
         open_connection_sheet(
-            machine_, [this] { connect_sample_machine(); }, views_->currentWidget());
+            machine_, [this] { connect_sample_machine(); }, [this, over] { new ControllerSheet(machine_, over); },
+            [this, over] { new WireSheet(machine_, over); }, over);
     });
     connect(steps_tray_, &StepsTray::refused, this,
             [this](const Error& error) { show_message(wording::describe(error)); });

@@ -14,7 +14,7 @@
 namespace chalkline::app {
 namespace {
 
-constexpr double key_step = 12;  // px the loupe moves with an arrow key
+constexpr double loupe_key_step = 12;  // px the loupe moves with an arrow key
 
 /// Shares of the seen part's pixels that are clogged or bald, as a veil over it.
 void veil(QImage& image, const std::vector<raster::DotArea>& places, const planning::Proof& proof, QRectF part,
@@ -228,7 +228,7 @@ void ProofPanel::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void ProofPanel::keyPressEvent(QKeyEvent* event) {
-    const double step = key_step / std::max(zoom(), 1e-6);
+    const double step = loupe_key_step / std::max(zoom(), 1e-6);
     const auto by = [&](double x, double y) { desk_.move_loupe(desk_.loupe() + QPointF(x * step, y * step)); };
     const QPointF middle(width() / 2.0, height() / 2.0);
     switch (event->key()) {

@@ -10,7 +10,7 @@
 namespace chalkline::app {
 namespace {
 
-constexpr double near_px = 9, key_step = 0.02, apart = 0.02;
+constexpr double point_near_px = 9, curve_key_step = 0.02, apart = 0.02;
 
 }  // namespace
 
@@ -48,7 +48,7 @@ std::vector<raster::CurvePoint> ToneCurve::points() const {
 int ToneCurve::point_near(QPointF place) const {
     const auto all = points();
     int nearest = -1;
-    double least = near_px;
+    double least = point_near_px;
     for (std::size_t i = 0; i < all.size(); ++i)
         if (const double away = QLineF(place, place_of(all[i].in, all[i].out)).length(); away < least) {
             least = away;
@@ -162,9 +162,9 @@ void ToneCurve::keyPressEvent(QKeyEvent* event) {
             chosen_ = std::min(chosen_ + 1, last);
             return update();
         case Qt::Key_Up:
-            return move_point(at.in, at.out + key_step, false);
+            return move_point(at.in, at.out + curve_key_step, false);
         case Qt::Key_Down:
-            return move_point(at.in, at.out - key_step, false);
+            return move_point(at.in, at.out - curve_key_step, false);
         case Qt::Key_Insert: {
             const int next = std::min(chosen_ + 1, last);
             const double in = (all[static_cast<std::size_t>(next) - 1].in + all[static_cast<std::size_t>(next)].in) / 2;

@@ -18,7 +18,7 @@ namespace {
 
 constexpr int dpi = 150;
 constexpr double pixels_a_mm = dpi / 25.4;
-constexpr double row = 7 * pixels_a_mm, head = 11 * pixels_a_mm;
+constexpr double row = 7 * pixels_a_mm, group_head = 11 * pixels_a_mm;
 
 QString worded(const char* text) {
     return QCoreApplication::translate("wall_chart", text);
@@ -33,13 +33,13 @@ class Chart {
     }
 
     void add(const recipes::MaterialGroup& group) {
-        const double needed = head + row * static_cast<double>(group.recipes.size()) + 4 * pixels_a_mm;
-        if (y_ + needed > height_ && y_ > head * 2) {
+        const double needed = group_head + row * static_cast<double>(group.recipes.size()) + 4 * pixels_a_mm;
+        if (y_ + needed > height_ && y_ > group_head * 2) {
             pages_.newPage();
             y_ = 0;
         }
-        write(0, width_, head, group_title(group), 13, QFont::DemiBold);
-        y_ += head;
+        write(0, width_, group_head, group_title(group), 13, QFont::DemiBold);
+        y_ += group_head;
         for (const recipes::Recipe& recipe : group.recipes) {
             if (y_ + row > height_) {
                 pages_.newPage();
@@ -56,10 +56,10 @@ class Chart {
                QString::fromStdString(format_length(group.thickness, LengthUnit::mm));
     }
     void title(const QString& machine) {
-        write(0, width_, head, worded("Settings of %1").arg(machine), 17, QFont::DemiBold);
-        write(width_ * 0.6, width_ * 0.4, head, QLocale().toString(QDate::currentDate(), QLocale::LongFormat), 10,
+        write(0, width_, group_head, worded("Settings of %1").arg(machine), 17, QFont::DemiBold);
+        write(width_ * 0.6, width_ * 0.4, group_head, QLocale().toString(QDate::currentDate(), QLocale::LongFormat), 10,
               QFont::Normal, Qt::AlignRight);
-        y_ += head + 4 * pixels_a_mm;
+        y_ += group_head + 4 * pixels_a_mm;
     }
     void add_row(const recipes::Recipe& recipe) {
         const auto& s = recipe.settings;

@@ -120,6 +120,10 @@ QPlainTextEdit#wireLog { background: @wire_paper; color: @wire_text; border: non
 QWidget#recipesView, QScrollArea#shelfScroll { background: @bed; border: none; }
 QWidget#proofView { background: @bench; }
 QFrame#card { background: @paper; border: 1px solid @hairline; border-radius: 7px; }
+QTableWidget { background: @card; border: 1px solid @control; border-radius: 5px; outline: none; gridline-color: @hairline;
+  selection-background-color: @accent; selection-color: @accent_text; }
+QHeaderView { background: @paper; }
+QHeaderView::section { background: @paper; color: @quiet; border: none; border-bottom: 1px solid @hairline; padding: 4px 6px; }
 QListWidget { background: @card; border: 1px solid @control; border-radius: 5px; outline: none; }
 QListWidget:focus { border: 2px solid @accent; }
 QListWidget::item { padding: 4px 6px; border-bottom: 1px solid @hairline; color: @text; }

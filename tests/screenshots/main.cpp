@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Takes the pictures of docs/screenshots from the sample job on the simulated machine:
 //     chalkline-screenshots FOLDER
+#include "machine/controller_sheet.hpp"
 #include "mainwindow/main_window.hpp"
 #include "proof/proof_view.hpp"
 #include "recipes/recipe_shelf.hpp"
@@ -172,10 +173,14 @@ int main(int argc, char** argv) {
         if (fold->isVisible() && fold->findChild<QComboBox*>() && fold->findChild<app::JogStrip*>())
             fold->set_open(true);
     window.machine().go_to({80, 50});
-    if (!wait_for([&] { return idle() && window.machine().snapshot().position->x > 79.9; })) return 1;
+    if (!wait_for([&] { return idle() && window.machine().snapshot().position->x < 80.1; })) return 1;
     for (auto* button : window.findChildren<QPushButton*>())
         if (button->isVisible() && button->text().startsWith("Mark here")) button->click();
     photographer.take("marking");
+    {
+        app::ControllerSheet settings(window.machine(), &window);
+        photographer.take("controller");
+    }
     window.choose(Mark::burn);
     QTest::keyClick(&window, Qt::Key_Return, Qt::ControlModifier);
     photographer.take("ready");

@@ -1,0 +1,43 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "machine/port_watch.hpp"
+#include "session/machine_link.hpp"
+#include "widgets/sheet.hpp"
+
+#include <QCheckBox>
+#include <QLabel>
+#include <map>
+
+namespace chalkline::app {
+
+/// Connects the machine: the ports of this computer as they come and go, who answers on them, an address to type, the
+/// simulated machine.
+class ConnectionSheet : public Sheet {
+    Q_OBJECT
+ public:
+    ConnectionSheet(MachineLink& machine, const std::function<void()>& connect_sample, PortWatch::Lister list,
+                    QWidget* over);
+
+ private:
+    struct Row {
+        QCheckBox* tick;
+        QLabel* said;
+    };
+    void show_ports();
+    void ask();
+    MachineLink& machine_;
+    PortWatch watch_;
+    PortAsker asker_;
+    QWidget* list_;
+    QLabel* note_;
+    QPushButton* ask_;
+    std::map<QString, Row> rows_;
+    std::map<QString, QString> answers_;  ///< by path; kept while ports come and go
+};
+
+/// Connecting, or what can be done with the machine that is connected. `controller` opens its settings and `wire` the
+/// log of the wire.
+void open_connection_sheet(MachineLink& machine, const std::function<void()>& connect_sample,
+                           const std::function<void()>& controller, const std::function<void()>& wire, QWidget* over);
+
+}  // namespace chalkline::app
