@@ -15,7 +15,10 @@ class CountedLines : public machine::LineSource {
         if (watch_.cancelled() || !lines_.next(line)) return false;
         ++planned_.lines;
         const auto operation = static_cast<std::size_t>(std::max<std::int64_t>(line.operation, 0));
-        planned_.bytes[program_.operations[operation].origin.step] += static_cast<std::int64_t>(line.text.size()) + 1;
+        const job::Id step = program_.operations[operation].origin.step;
+        if (!bytes_ || step != step_) bytes_ = &planned_.bytes[step];
+        step_ = step;
+        *bytes_ += static_cast<std::int64_t>(line.text.size()) + 1;
         return true;
     }
 
@@ -24,6 +27,8 @@ class CountedLines : public machine::LineSource {
     const machine::Program& program_;
     Planned& planned_;
     const Watch& watch_;
+    job::Id step_ = 0;
+    std::int64_t* bytes_ = nullptr;  ///< of that step: looked up once for its many lines
 };
 
 }  // namespace

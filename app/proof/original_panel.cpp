@@ -10,9 +10,10 @@
 namespace chalkline::app {
 namespace {
 
-constexpr double near_px = 7;                                   // a grip is this near
-constexpr double least_part = 0.01;                             // of the picture, for crop and box
-constexpr int frame_drag = 3'200'000, stroke_drag = 3'300'000;  // drags of frames and strokes are merged under these
+constexpr double near_px = 7;          // a grip is this near
+constexpr double least_part = 0.01;    // of the picture, for crop and box
+constexpr int frame_drag = 3'200'000;  // drags of frames are merged under this and the tool
+constexpr double brush = 0.02;         // radius of a stroke, share of the picture's width
 
 /// Keeps a moved or stretched part inside the picture and open.
 raster::Part within(raster::Part part) {
@@ -125,7 +126,9 @@ void OriginalPanel::paintEvent(QPaintEvent*) {
 }
 
 void OriginalPanel::draw_strokes(QPainter& painter) const {
-    for (const raster::Stroke& stroke : desk_.motif()->preparation.background.strokes) {
+    auto strokes = desk_.motif()->preparation.background.strokes;
+    if (!stroke_.empty()) strokes.push_back({tool_ == Tool::keep, brush, stroke_});
+    for (const raster::Stroke& stroke : strokes) {
         QPolygonF line;
         for (const raster::Place& p : stroke.points)
             line << place_of(p);
@@ -159,17 +162,12 @@ void OriginalPanel::take_frame(const raster::Part& part, bool dragging) {
             tr("Box of the subject"), [&](raster::Preparation& how) { how.background.box = within(part); }, merge);
 }
 
-void OriginalPanel::add_to_stroke(QPointF place, bool first) {
-    constexpr double brush = 0.02;
-    const raster::Place at = share_at(place);
-    desk_.prepare(
-        tool_ == Tool::keep ? tr("Keep this") : tr("Leave this out"),
-        [&](raster::Preparation& how) {
-            auto& strokes = how.background.strokes;
-            if (first) strokes.push_back({tool_ == Tool::keep, brush, {}});
-            if (!strokes.empty()) strokes.back().points.push_back(at);
-        },
-        stroke_drag);
+/// A stroke counts when it is done: cutting a subject out takes a moment.
+void OriginalPanel::keep_stroke() {
+    if (stroke_.empty()) return;
+    desk_.prepare(tool_ == Tool::keep ? tr("Keep this") : tr("Leave this out"), [this](raster::Preparation& how) {
+        how.background.strokes.push_back({tool_ == Tool::keep, brush, std::exchange(stroke_, {})});
+    });
 }
 
 void OriginalPanel::mousePressEvent(QMouseEvent* event) {
@@ -179,12 +177,16 @@ void OriginalPanel::mousePressEvent(QMouseEvent* event) {
     pressed_ = share_at(event->position());
     begun_ = frame();
     grip_ = grip_at(event->position());
-    if (!framing()) add_to_stroke(event->position(), true);
+    if (!framing()) stroke_ = {pressed_};
+    update();
 }
 
 void OriginalPanel::mouseMoveEvent(QMouseEvent* event) {
     if (!dragging_) return;
-    if (!framing()) return add_to_stroke(event->position(), false);
+    if (!framing()) {
+        stroke_.push_back(share_at(event->position()));
+        return update();
+    }
     const raster::Place at = share_at(event->position());
     const bool inside =
         pressed_.x > begun_.left && pressed_.x < begun_.right && pressed_.y > begun_.top && pressed_.y < begun_.bottom;
@@ -203,7 +205,9 @@ void OriginalPanel::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void OriginalPanel::mouseReleaseEvent(QMouseEvent*) {
-    if (std::exchange(dragging_, false)) desk_.end_merge();
+    if (!std::exchange(dragging_, false)) return;
+    keep_stroke();
+    desk_.end_merge();
 }
 
 void OriginalPanel::keyPressEvent(QKeyEvent* event) {

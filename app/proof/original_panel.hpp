@@ -42,7 +42,7 @@ class OriginalPanel : public QWidget {
     QRectF rect_of(const raster::Part& part) const;
     Grip grip_at(QPointF place) const;
     void take_frame(const raster::Part& part, bool dragging);
-    void add_to_stroke(QPointF place, bool first);
+    void keep_stroke();
     void draw_strokes(QPainter& painter) const;
 
     ProofDesk& desk_;
@@ -51,6 +51,7 @@ class OriginalPanel : public QWidget {
     Grip grip_;
     raster::Part begun_;  ///< the frame as the drag began
     raster::Place pressed_{};
+    std::vector<raster::Place> stroke_;  ///< being painted; kept when it is let go
     bool dragging_ = false;
 };
 

@@ -7,6 +7,7 @@
 #include <chalkline/job/edits.hpp>
 
 #include <QHBoxLayout>
+#include <QLineEdit>
 #include <cmath>
 #include <numbers>
 
@@ -23,6 +24,28 @@ QHBoxLayout* named_row(QVBoxLayout* to, const QString& name, QWidget* parent) {
     row->addWidget(label);
     to->addLayout(row);
     return row;
+}
+
+/// "0 0, 25 45, 100 100": shares and what they look like, in per cent.
+QString in_words(const std::vector<raster::CurvePoint>& response) {
+    QStringList pairs;
+    for (const auto& point : response)
+        pairs << QString::fromStdString(format_number(point.in * 100, 1) + " " + format_number(point.out * 100, 1));
+    return pairs.join(", ");
+}
+
+/// Reads it back; nothing where something else than pairs stands there.
+std::optional<std::vector<raster::CurvePoint>> response_from(const QString& text) {
+    std::vector<raster::CurvePoint> response;
+    if (text.trimmed().isEmpty()) return response;
+    for (const QString& pair : text.split(',')) {
+        const QStringList figures = pair.simplified().remove('%').split(' ');
+        bool in_good = false, out_good = false;
+        if (figures.size() != 2) return {};
+        response.push_back({figures[0].toDouble(&in_good) / 100, figures[1].toDouble(&out_good) / 100});
+        if (!in_good || !out_good) return {};
+    }
+    return response;
 }
 
 }  // namespace
@@ -271,6 +294,28 @@ void PreparePanel::build_dots(QVBoxLayout* all, double spot) {
     follow_step(
         rest, tr("Rest between dots"), [](const steps::StepSettings& s) { return s.picture.off_time.seconds() * 1000; },
         [](steps::StepSettings& s, double ms) { s.picture.off_time = Duration::seconds(ms / 1000); });
+    build_response(fold);
+}
+
+/// How dark a share of burned dots looks, as measured on the material: pairs of per cent.
+void PreparePanel::build_response(Fold* fold) {
+    auto* response = new QLineEdit(fold);
+    response->setAccessibleName(tr("Response of the material"));
+    response->setPlaceholderText(tr("such as 0 0, 25 45, 60 85, 100 100"));
+    response->setToolTip(tr("Pairs of per cent: so many dots burned look so dark. Empty: in proportion."));
+    auto* row = named_row(fold->body(), tr("Response"), fold);
+    row->addWidget(response, 1);
+    of_step_.push_back([response](const steps::StepSettings& s) {
+        if (response->hasFocus()) return;
+        response->setText(in_words(s.picture.response));
+    });
+    connect(response, &QLineEdit::editingFinished, this, [this, response] {
+        const auto typed = response_from(response->text());
+        if (typed)
+            desk_.set_step(tr("Response of the material"),
+                           [&](steps::StepSettings& s) { s.picture.response = *typed; });
+        if (desk_.step()) response->setText(in_words(desk_.step()->settings.picture.response));
+    });
 }
 
 /// Keeps the picture's shape and its lower left corner.

@@ -4,6 +4,7 @@
 #include "proof/original_panel.hpp"
 #include "proof/proof_desk.hpp"
 #include "widgets/controls.hpp"
+#include "widgets/fold.hpp"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -27,6 +28,7 @@ class PreparePanel : public QWidget {
     void build_crop(QVBoxLayout* all);
     void build_background(QVBoxLayout* all);
     void build_dots(QVBoxLayout* all, double spot);
+    void build_response(Fold* fold);
     void choose_tool(OriginalPanel::Tool tool);
     void set_size(double width, double height);
     void turn(double radians);

@@ -61,13 +61,13 @@ QImage in_colour(const raster::RgbImage& image) {
 }  // namespace
 
 struct ProofDesk::Coarse {
-    ProofSight now, before, other;
+    ProofSight now, other;
     std::array<double, 64> histogram{};
     std::shared_ptr<const raster::RgbImage> small;
 };
 
 ProofDesk::ProofDesk(JobDocument& document, PlanKeeper& plans, QObject* parent)
-    : QObject(parent), document_(document), plans_(plans), coarse_(this, &quick_) {
+    : QObject(parent), document_(document), plans_(plans), coarse_(this, &quick_), before_maker_(this, &quick_) {
     quick_.setMaxThreadCount(1);
     connect(&document_, &JobDocument::changed, this, [this](JobChange change) {
         if (change != JobChange::file) follow_job();
@@ -208,9 +208,6 @@ ProofDesk::Coarse ProofDesk::work_out(const job::Motif& motif, std::size_t pictu
     made.small = known ? known : std::make_shared<const raster::RgbImage>(raster::shrunk(*image, small_side));
     const auto kept = shelf.kept(image, motif.preparation);
     made.now = coarse_sight(motif, picture, step.settings, spot, *made.small, *kept);
-    job::Motif bare = motif;
-    bare.preparation = {.crop = motif.preparation.crop};
-    made.before = coarse_sight(bare, picture, step.settings, spot, *made.small, {});
     if (variant) {
         job::Motif other = motif;
         other.preparation = variant->preparation;
@@ -235,10 +232,9 @@ void ProofDesk::look() {
         original_ = {};
         return Q_EMIT seen();
     }
-    const job::Step none{0, steps::starting_point(steps::StepKind::picture), {}};
     const auto image = picture()->image;
     const auto small = small_of_ == image ? small_ : nullptr;
-    coarse_.start([motif = *motif(), picture = subject_->picture, step = step() ? *step() : none,
+    coarse_.start([motif = *motif(), picture = subject_->picture, step = burned_by(),
                    spot = plans_.ground().machine.spot, variant = compared_variant(), small, shelf = plans_.shelf()](
                       const Watch&) { return work_out(motif, picture, step, spot, variant, small, *shelf); },
                   [this, image](Coarse made) {
@@ -248,13 +244,36 @@ void ProofDesk::look() {
                       histogram_ = made.histogram;
                       // What was worked out before stays to be drawn only where it is still true.
                       now_ = std::move(made.now);
-                      before_ = std::move(made.before);
+                      before_ = {};
                       other_ = std::move(made.other);
                       Q_EMIT seen();
                       Q_EMIT loupe_moved();
                       make_dots();
                   });
     Q_EMIT seen();
+}
+
+/// Its step, or one that begins as a new one would.
+job::Step ProofDesk::burned_by() const {
+    return step() ? *step() : job::Step{0, steps::starting_point(steps::StepKind::picture), {}};
+}
+
+ProofSight ProofDesk::before_of(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot,
+                                const raster::RgbImage& small) {
+    job::Motif bare = motif;
+    bare.preparation = {.crop = motif.preparation.crop};
+    return coarse_sight(bare, picture, step.settings, spot, small, {});
+}
+
+void ProofDesk::ask_for_before() {
+    if (!before_.empty() || before_maker_.running() || !motif() || !small_) return;
+    before_maker_.start(
+        [motif = *motif(), picture = subject_->picture, step = burned_by(), spot = plans_.ground().machine.spot,
+         small = small_](const Watch&) { return before_of(motif, picture, step, spot, *small); },
+        [this](ProofSight made) {
+            before_ = std::move(made);
+            Q_EMIT seen();
+        });
 }
 
 /// The dots themselves, when the plan has them or will not.

@@ -57,8 +57,9 @@ class ProofDesk : public QObject {
     void copy_to(job::Id motif);
 
     const ProofSight& now() const { return now_; }
-    /// The picture as its file has it: what preparing it changed.
+    /// The picture as its file has it: what preparing it changed. Empty until it is asked for.
     const ProofSight& before() const { return before_; }
+    void ask_for_before();
     /// A kept variant to be looked at beside what is now.
     std::optional<std::size_t> compared() const { return compared_; }
     const ProofSight& other() const { return other_; }
@@ -88,6 +89,9 @@ class ProofDesk : public QObject {
     static Coarse work_out(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot,
                            const std::optional<job::Variant>& variant,
                            const std::shared_ptr<const raster::RgbImage>& small, planning::ProofShelf& shelf);
+    static ProofSight before_of(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot,
+                                const raster::RgbImage& small);
+    job::Step burned_by() const;
     void follow_job();
     void look();
     void make_dots();
@@ -104,7 +108,7 @@ class ProofDesk : public QObject {
     QPointF loupe_share_{0.5, 0.5};  ///< of the frame
     bool watched_ = false;
     QThreadPool quick_;  ///< of its own: what answers a hand on a slider never waits behind a plan
-    TaskRunner coarse_, dots_;
+    TaskRunner coarse_, before_maker_, dots_;
 };
 
 }  // namespace chalkline::app

@@ -205,6 +205,7 @@ void ProofView::hideEvent(QHideEvent* event) {
 void ProofView::keyPressEvent(QKeyEvent* event) {
     if (event->key() != Qt::Key_B || event->modifiers() != Qt::NoModifier) return QWidget::keyPressEvent(event);
     before_ = true;
+    desk_.ask_for_before();
     proof_->show_before(true);
     show_titles();
 }

@@ -32,6 +32,7 @@ class TaskRunner : public QObject {
         const auto stop = stop_.get_token();
         pool_->start([this, alive = std::weak_ptr<int>(alive_), stop, work = std::move(work),
                       apply = std::move(apply)]() mutable {
+            if (stop.stop_requested()) return;  // a newer task waits behind this one
             auto result = std::make_shared<decltype(work(Watch{}))>(work(Watch{stop, {}}));
             // Queued to the application, which outlives every runner; the runner is asked for only over there.
             QMetaObject::invokeMethod(

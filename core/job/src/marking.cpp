@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/base/units_text.hpp>
+#include <chalkline/geometry/circle.hpp>
 #include <chalkline/job/marking.hpp>
 
 #include <algorithm>
@@ -62,17 +63,15 @@ Stock turned(Stock stock, Point a, Point b, Point c) {
 
 /// Round the circle through three points.
 Result<Stock> round_piece(Stock stock, Point a, Point b, Point c) {
-    const Point ab = b - a, ac = c - a;
-    const double twice = 2 * (ab.x * ac.y - ab.y * ac.x);
-    const double flat = std::abs(twice) / 2 / std::max({geometry::distance(a, b), geometry::distance(a, c), 1e-9});
-    if (flat < 0.5) return fail(error::marks_in_line);  // mm the third mark lies off the line of two
-    const double b2 = ab.x * ab.x + ab.y * ab.y, c2 = ac.x * ac.x + ac.y * ac.y;
-    const Point middle = a + Point{(ac.y * b2 - ab.y * c2) / twice, (ab.x * c2 - ac.x * b2) / twice};
-    const double radius = geometry::distance(middle, a);
+    constexpr double least_off = 0.5;  // mm the third mark must lie off the line of two
+    const double off =
+        std::abs(geometry::cross(b - a, c - a)) / std::max({geometry::distance(a, b), geometry::distance(a, c), 1e-9});
+    const auto circle = geometry::circle_through(a, b, c);
+    if (!circle || off < least_off) return fail(error::marks_in_line);
     stock.form = Stock::Form::ellipse;
     stock.points.clear();
-    stock.corner = middle - Point{radius, radius};
-    stock.width = stock.height = 2 * radius;
+    stock.corner = circle->middle - Point{circle->radius, circle->radius};
+    stock.width = stock.height = 2 * circle->radius;
     stock.angle = 0;
     return stock;
 }

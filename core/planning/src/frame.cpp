@@ -2,6 +2,7 @@
 #include "checks/burned_lines.hpp"
 
 #include <chalkline/base/units_text.hpp>
+#include <chalkline/geometry/circle.hpp>
 #include <chalkline/geometry/hull.hpp>
 #include <chalkline/planning/frame.hpp>
 
@@ -15,49 +16,7 @@ namespace {
 using geometry::Point;
 using geometry::Polyline;
 
-struct Circle {
-    Point middle;
-    double radius = -1;
-    bool holds(Point p) const { return geometry::distance(middle, p) <= radius * (1 + 1e-12) + 1e-9; }
-};
-
-Circle through(Point a, Point b) {
-    return {(a + b) * 0.5, geometry::distance(a, b) / 2};
-}
-
-Circle through(Point a, Point b, Point c) {
-    const Point ab = b - a, ac = c - a;
-    const double twice = 2 * (ab.x * ac.y - ab.y * ac.x);
-    if (std::abs(twice) < 1e-12) {
-        // On one line: the two farthest of them.
-        Circle widest = through(a, b);
-        for (const Circle& other : {through(a, c), through(b, c)})
-            if (other.radius > widest.radius) widest = other;
-        return widest;
-    }
-    const double b2 = ab.x * ab.x + ab.y * ab.y, c2 = ac.x * ac.x + ac.y * ac.y;
-    const Point middle = a + Point{(ac.y * b2 - ab.y * c2) / twice, (ab.x * c2 - ac.x * b2) / twice};
-    return {middle, geometry::distance(middle, a)};
-}
-
-/// The smallest circle round all points, one point after the other (E. Welzl, "Smallest enclosing disks", 1991; here
-/// without chance, for hulls have few points).
-Circle smallest_circle(const std::vector<Point>& points) {
-    Circle circle{points.front(), 0};
-    for (std::size_t i = 1; i < points.size(); ++i) {
-        if (circle.holds(points[i])) continue;
-        circle = {points[i], 0};
-        for (std::size_t j = 0; j < i; ++j) {
-            if (circle.holds(points[j])) continue;
-            circle = through(points[i], points[j]);
-            for (std::size_t k = 0; k < j; ++k)
-                if (!circle.holds(points[k])) circle = through(points[i], points[j], points[k]);
-        }
-    }
-    return circle;
-}
-
-bool wanted(const PlanOptions& only, const job::Job& job, const BurnedLine& line) {
+bool framed(const PlanOptions& only, const job::Job& job, const BurnedLine& line) {
     const auto among = [](const std::optional<job::Ids>& ids, job::Id id) {
         return !ids || std::find(ids->begin(), ids->end(), id) != ids->end();
     };
@@ -69,13 +28,13 @@ bool wanted(const PlanOptions& only, const job::Job& job, const BurnedLine& line
 Result<Polyline> frame_line(const job::Job& job, FrameWay way, const PlanOptions& only) {
     std::vector<Point> points;
     for (const BurnedLine& line : burned_lines(job))
-        if (wanted(only, job, line)) points.insert(points.end(), line.line.points.begin(), line.line.points.end());
+        if (framed(only, job, line)) points.insert(points.end(), line.line.points.begin(), line.line.points.end());
     if (points.empty()) return fail(error::nothing_to_burn);
     const std::vector<Point> hull = geometry::convex_hull(std::move(points));
     if (way == FrameWay::hull && hull.size() > 2) return Polyline{hull, true};
     if (way == FrameWay::round) {
         constexpr int sides = 72;
-        const Circle circle = smallest_circle(hull);
+        const geometry::Circle circle = geometry::smallest_circle(hull);
         Polyline line{{}, true};
         for (int i = 0; i < sides; ++i) {
             const double at = 2 * std::numbers::pi * i / sides;

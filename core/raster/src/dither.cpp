@@ -89,40 +89,50 @@ class ErrorRows {
     int now_ = 0;
 };
 
-/// The five places of a row below that a dot gives its error to. They stay in registers while the dots go by: written
-/// back one by one they would have to be waited for.
+/// The places of a row below that a dot gives its error to, from the first weight that counts to the last. They stay in
+/// registers while the dots go by: written back one by one they would have to be waited for.
 template <const Weights& weights, int divisor, int Way>
 class Window {
  public:
     Window(Fixed* row, int first) : row_(row) {
-        for (int k = 0; k < 5; ++k)
-            held_[k] = any() ? row_[first + Way * (k - 2)] : 0;
+        for (int k = 0; k < size; ++k)
+            held_[k] = row_[first + Way * (from + k)];
     }
     void take(Fixed error) {
-        for (int k = 0; k < 5; ++k)
-            if (const int weight = weights[static_cast<std::size_t>(k)]; weight != 0)
-                held_[k] += part(error, share_of(weight, divisor));
+        for (int k = 0; k < size; ++k)
+            held_[k] += part(error, share_of(weight(k), divisor));
     }
     void step(int x) {
-        if constexpr (!any()) return;
-        row_[x - 2 * Way] = held_[0];
-        for (int k = 0; k < 4; ++k)
-            held_[k] = held_[k + 1];
-        held_[4] = row_[x + 3 * Way];
+        if constexpr (size > 0) {
+            row_[x + Way * from] = held_[0];
+            for (int k = 0; k + 1 < size; ++k)
+                held_[k] = held_[k + 1];
+            held_[size - 1] = row_[x + Way * (from + size)];
+        }
     }
     void end(int last) {
-        for (int k = 0; k < 4; ++k)
-            if (any()) row_[last + Way * (k - 1)] = held_[k];
+        for (int k = 0; k + 1 < size; ++k)
+            row_[last + Way * (from + k + 1)] = held_[k];
     }
 
  private:
-    static constexpr bool any() {
-        for (const int weight : weights)
-            if (weight != 0) return true;
-        return false;
+    static constexpr int middle = 2;  // of the five weights: the place straight below
+    static constexpr int first_weight() {
+        int k = 0;
+        while (k < 5 && weights[static_cast<std::size_t>(k)] == 0)
+            ++k;
+        return k;
     }
+    static constexpr int past_last_weight() {
+        int k = 5;
+        while (k > first_weight() && weights[static_cast<std::size_t>(k) - 1] == 0)
+            --k;
+        return k;
+    }
+    static constexpr int weight(int k) { return weights[static_cast<std::size_t>(first_weight() + k)]; }
+    static constexpr int from = first_weight() - middle, size = past_last_weight() - first_weight();
     Fixed* row_;
-    Fixed held_[5];
+    Fixed held_[size > 0 ? size : 1];
 };
 
 /// Keeps burned dots apart: so many bare ones along the row between two, and none straight above one another.
