@@ -7,6 +7,7 @@
 #include <chalkline/base/units_text.hpp>
 
 #include <QHBoxLayout>
+#include <algorithm>
 
 namespace chalkline::app {
 namespace {
@@ -120,6 +121,7 @@ void MovePanel::build_more(QVBoxLayout* all) {
 /// The corners of the piece and of the job, the datum, and the job's marked places.
 void MovePanel::offer_places() {
     const job::Job& job = context_.document.job();
+    const QString chosen = places_->currentText();
     places_->clear();
     offered_.clear();
     const auto offer = [&](const QString& name, geometry::Point place) {
@@ -146,6 +148,7 @@ void MovePanel::offer_places() {
     const machine::MachineProfile& machine = context_.machine.profile();
     offer(tr("bed, near left"), {0, 0});
     offer(tr("bed, far right"), {machine.width, machine.depth});
+    places_->setCurrentIndex(std::max(0, places_->findText(chosen)));
 }
 
 void MovePanel::follow() {

@@ -64,6 +64,10 @@ TEST_CASE("the head goes to typed, named and clicked places") {
     const auto& stock = *job_of(bench.driver).stock;
     REQUIRE(bench.driver.click("Go"));
     CHECK(bench.head_at(stock.place()({stock.width, stock.height})));
+    // A change of the job leaves the chosen place chosen.
+    bench.driver->placing().choose_all();
+    key(bench.driver, Qt::Key_Right);
+    CHECK(places->currentText() == "piece, far right");
     REQUIRE(bench.driver.click("Click on the bed…"));
     const QPoint place = on_screen(bench.driver, {60, 200});
     QTest::mouseClick(&bench.driver->bed(), Qt::LeftButton, {}, place);
