@@ -91,16 +91,16 @@ class ErrorRows {
 
 /// The places of a row below that a dot gives its error to, from the first weight that counts to the last. They stay in
 /// registers while the dots go by: written back one by one they would have to be waited for.
-template <const Weights& weights, int divisor, int Way>
+template <const Kernel& kernel, Weights Kernel::*row, int Way>
 class Window {
  public:
-    Window(Fixed* row, int first) : row_(row) {
+    Window(Fixed* errors, int first) : row_(errors) {
         for (int k = 0; k < size; ++k)
             held_[k] = row_[first + Way * (from + k)];
     }
     void take(Fixed error) {
         for (int k = 0; k < size; ++k)
-            held_[k] += part(error, share_of(weight(k), divisor));
+            held_[k] += part(error, share_of(weight(k), kernel.divisor));
     }
     void step(int x) {
         if constexpr (size > 0) {
@@ -119,17 +119,17 @@ class Window {
     static constexpr int middle = 2;  // of the five weights: the place straight below
     static constexpr int first_weight() {
         int k = 0;
-        while (k < 5 && weights[static_cast<std::size_t>(k)] == 0)
+        while (k < 5 && (kernel.*row)[static_cast<std::size_t>(k)] == 0)
             ++k;
         return k;
     }
     static constexpr int past_last_weight() {
         int k = 5;
-        while (k > first_weight() && weights[static_cast<std::size_t>(k) - 1] == 0)
+        while (k > first_weight() && (kernel.*row)[static_cast<std::size_t>(k) - 1] == 0)
             --k;
         return k;
     }
-    static constexpr int weight(int k) { return weights[static_cast<std::size_t>(first_weight() + k)]; }
+    static constexpr int weight(int k) { return (kernel.*row)[static_cast<std::size_t>(first_weight() + k)]; }
     static constexpr int from = first_weight() - middle, size = past_last_weight() - first_weight();
     Fixed* row_;
     Fixed held_[size > 0 ? size : 1];
@@ -174,8 +174,8 @@ void diffuse_row(const std::uint16_t* in, std::uint8_t* out, const std::uint8_t*
                  Noise& random, ErrorRows& errors, Apart& apart) {
     const Fixed* here = errors.row(0);
     const int first = Way > 0 ? 0 : width - 1, last = width - 1 - first;
-    Window<kernel.below, kernel.divisor, Way> below(errors.row(1), first);
-    Window<kernel.beneath, kernel.divisor, Way> beneath(errors.row(2), first);
+    Window<kernel, &Kernel::below, Way> below(errors.row(1), first);
+    Window<kernel, &Kernel::beneath, Way> beneath(errors.row(2), first);
     const Fixed white = scale.white, half = white / 2;
     const int bits = scale.bits;
     const float noise = scale.noise;
