@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "document/plan_keeper.hpp"
 
+#include <chalkline/planning/frame.hpp>
+
 #include <algorithm>
 
 namespace chalkline::app {
@@ -45,6 +47,7 @@ Planned work_out(const job::Job& job, const planning::CheckGround& ground, const
     planned.checks = planning::check_job(job, ground);
     const planning::Lying lying = planning::lying_of(job, machine);
     planned.burned = lying.burned;
+    planned.hull = planning::burned_hull(job, only);
     planned.off_bed = lying.off_bed;
     planned.off_stock = lying.off_stock;
     auto plan = planning::plan(job, machine, only, watch);

@@ -25,6 +25,7 @@ struct Planned {
     std::int64_t lines = 0;
     std::map<job::Id, std::int64_t> bytes;  ///< by step; what goes over the link
     geometry::Box burned;
+    std::vector<geometry::Point> hull;  ///< of what burns this time
     double off_stock = 0, off_bed = 0;  ///< mm
 
     bool may_burn() const;

@@ -49,9 +49,9 @@ ConnectionSheet::ConnectionSheet(MachineLink& machine, const std::function<void(
 
 void ConnectionSheet::show_ports() {
     std::map<QString, bool> ticked;
-    for (const auto& [path, row] : rows_)
-        ticked[path] = row.tick->isChecked();
-    rows_.clear();
+    for (const auto& [path, tick] : ticks_)
+        ticked[path] = tick->isChecked();
+    ticks_.clear();
     while (auto* item = list_->layout()->takeAt(0)) {
         item->widget()->deleteLater();
         delete item;
@@ -80,7 +80,7 @@ void ConnectionSheet::show_ports() {
         said->setVisible(answers_.contains(path));
         lines->addWidget(said);
         list_->layout()->addWidget(box);
-        rows_[path] = {tick, said};
+        ticks_[path] = tick;
     }
     QString note = watch_.ports().empty()
                        ? tr("No serial port is plugged in. Plug the machine's cable in: it shows here.")
@@ -96,8 +96,8 @@ void ConnectionSheet::show_ports() {
 
 void ConnectionSheet::ask() {
     QStringList paths;
-    for (const auto& [path, row] : rows_)
-        if (row.tick->isChecked()) paths << path;
+    for (const auto& [path, tick] : ticks_)
+        if (tick->isChecked()) paths << path;
     answers_.clear();
     asker_.ask(paths);
     show_ports();

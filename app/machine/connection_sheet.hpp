@@ -19,10 +19,6 @@ class ConnectionSheet : public Sheet {
                     QWidget* over);
 
  private:
-    struct Row {
-        QCheckBox* tick;
-        QLabel* said;
-    };
     void show_ports();
     void ask();
     MachineLink& machine_;
@@ -31,7 +27,7 @@ class ConnectionSheet : public Sheet {
     QWidget* list_;
     QLabel* note_;
     QPushButton* ask_;
-    std::map<QString, Row> rows_;
+    std::map<QString, QCheckBox*> ticks_;
     std::map<QString, QString> answers_;  ///< by path; kept while ports come and go
 };
 

@@ -19,22 +19,18 @@ WireSheet::WireSheet(MachineLink& machine, QWidget* over) : Sheet(tr("The wire")
     auto* top = new QWidget(this);
     auto* row = new QHBoxLayout(top);
     row->setContentsMargins(0, 0, 0, 0);
-    filter_ = new QLineEdit(top);
-    filter_->setPlaceholderText(tr("Show only lines with…"));
-    filter_->setAccessibleName(tr("Filter of the wire log"));
-    filter_->setClearButtonEnabled(true);
-    row->addWidget(filter_, 1);
+    auto* filter = new QLineEdit(top);
+    filter->setPlaceholderText(tr("Show only lines with…"));
+    filter->setAccessibleName(tr("Filter of the wire log"));
+    filter->setClearButtonEnabled(true);
+    row->addWidget(filter, 1);
     auto* copy = make_button(tr("Copy"), ButtonLook::plain, top);
     auto* save_button = make_button(tr("Save…"), ButtonLook::plain, top);
     row->addWidget(copy);
     row->addWidget(save_button);
     add_widget(top);
-    log_ = new QPlainTextEdit(this);
-    log_->setObjectName("wireLog");
-    log_->setReadOnly(true);
-    log_->setAccessibleName(tr("Wire log"));
-    log_->setFont(theme::mono(theme::small));
-    log_->setMaximumBlockCount(5000);
+    constexpr int most_lines = 5000;
+    log_ = new WireLog(machine_, most_lines, this);
     log_->setFixedHeight(300);
     add_widget(log_);
     line_ = new QLineEdit(this);
@@ -46,33 +42,15 @@ WireSheet::WireSheet(MachineLink& machine, QWidget* over) : Sheet(tr("The wire")
     said_ = add_text({}, Tone::attention);
     said_->hide();
     add_button(tr("Done"), ButtonLook::plain, {});
-    connect(filter_, &QLineEdit::textChanged, this, &WireSheet::show_all);
+    connect(filter, &QLineEdit::textChanged, log_, &WireLog::set_filter);
     connect(copy, &QPushButton::clicked, this, [this] { QApplication::clipboard()->setText(log_->toPlainText()); });
     connect(save_button, &QPushButton::clicked, this, &WireSheet::save);
-    connect(&machine_, &MachineLink::wire, this, &WireSheet::add);
     connect(&machine_, &MachineLink::failed, this, [this](machine::Activity, const Error& error) {
         said_->setText(wording::describe(error).whole());
         said_->show();
     });
-    show_all();
     open();
     line_->setFocus();
-}
-
-bool WireSheet::shown(const QString& line) const {
-    return filter_->text().isEmpty() || line.contains(filter_->text(), Qt::CaseInsensitive);
-}
-
-void WireSheet::show_all() {
-    log_->clear();
-    add(machine_.wire_log());
-}
-
-void WireSheet::add(const QStringList& lines) {
-    QStringList wanted;
-    for (const QString& line : lines)
-        if (shown(line)) wanted << line;
-    if (!wanted.isEmpty()) log_->appendPlainText(wanted.join('\n'));
 }
 
 void WireSheet::send() {

@@ -1,10 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "session/machine_link.hpp"
+#include "machine/wire_log.hpp"
 #include "widgets/sheet.hpp"
 
 #include <QLineEdit>
-#include <QPlainTextEdit>
 
 namespace chalkline::app {
 
@@ -19,15 +18,12 @@ class WireSheet : public Sheet {
     bool eventFilter(QObject* watched, QEvent* event) override;
 
  private:
-    void show_all();
-    void add(const QStringList& lines);
     void send();
     void save();
-    bool shown(const QString& line) const;
 
     MachineLink& machine_;
-    QPlainTextEdit* log_;
-    QLineEdit *filter_, *line_;
+    WireLog* log_;
+    QLineEdit* line_;
     QLabel* said_;
     QStringList typed_;
     qsizetype recalled_ = 0;

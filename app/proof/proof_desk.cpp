@@ -14,15 +14,6 @@ namespace {
 constexpr int small_side = 1200;  // px: what a screen shows of a picture
 constexpr int coarse_side = 640;  // px
 
-std::array<double, 64> tones_of(const raster::GreyImage& grey) {
-    std::array<double, 64> counts{};
-    for (const std::uint16_t value : grey.pixels)
-        counts[value >> 10U] += 1;
-    for (double& count : counts)
-        count /= std::max<double>(1, static_cast<double>(grey.pixels.size()));
-    return counts;
-}
-
 /// The frame's size in pixels of the screen.
 std::pair<int, int> coarse_size(const planning::DotFrame& frame) {
     const double width = frame.columns * frame.across, height = frame.rows * frame.pitch;
@@ -30,25 +21,34 @@ std::pair<int, int> coarse_size(const planning::DotFrame& frame) {
     return {std::max(1, static_cast<int>(width * scale)), std::max(1, static_cast<int>(height * scale))};
 }
 
-/// What share of dots burns where, without setting the dots: the light through what the method makes of flat areas.
-ProofSight coarse_sight(const job::Motif& motif, std::size_t picture, const steps::StepSettings& settings, double spot,
-                        const raster::RgbImage& image, const raster::GreyImage& kept) {
-    ProofSight sight{planning::dot_frame(motif, picture, settings), {}, {}, settings};
-    if (sight.empty()) return sight;
-    const auto [width, height] = coarse_size(sight.frame);
-    const auto through = planning::sight_of(sight.frame, motif, picture, image.width, image.height, width, height);
-    sight.coarse = raster::light_of(image, kept, motif.preparation, planning::material_of(settings, spot), through);
-    const auto transfer = raster::transfer_of(planning::dots_of(settings));
-    std::array<std::uint16_t, 256> burned;
-    for (std::size_t i = 0; i < burned.size(); ++i) {
-        const double wanted = 1 - static_cast<double>(i) / 255, at = wanted * static_cast<double>(transfer.size() - 1);
-        const auto low = std::min(static_cast<std::size_t>(at), transfer.size() - 2);
-        const double share =
-            transfer[low].out + (transfer[low + 1].out - transfer[low].out) * (at - static_cast<double>(low));
-        burned[i] = static_cast<std::uint16_t>(std::lround(std::clamp(share, 0.0, 1.0) * 65535));
+/// A motif's picture and the step it is burned with: as the job has them, or as a variant would.
+struct Burning {
+    job::Motif motif;
+    std::size_t picture;
+    job::Step step;
+
+    Burning as(const job::Variant& variant) const {
+        Burning other = *this;
+        other.motif.preparation = variant.preparation;
+        other.step.settings = variant.applied_to(step.settings);
+        return other;
     }
-    for (std::uint16_t& pixel : sight.coarse.pixels)
-        pixel = burned[pixel >> 8U];
+};
+
+raster::Sight coarse_view(const Burning& burning, const planning::DotFrame& frame, const raster::RgbImage& image) {
+    const auto [width, height] = coarse_size(frame);
+    return planning::sight_of(frame, burning.motif, burning.picture, image.width, image.height, width, height);
+}
+
+ProofSight coarse_sight(const Burning& burning, double spot, const raster::RgbImage& image,
+                        const raster::GreyImage& kept) {
+    const steps::StepSettings& settings = burning.step.settings;
+    ProofSight sight{planning::dot_frame(burning.motif, burning.picture, settings), {}, {}, settings};
+    if (!sight.empty())
+        sight.coarse = raster::burned_shares(
+            raster::light_of(image, kept, burning.motif.preparation, planning::material_of(settings, spot),
+                             coarse_view(burning, sight.frame, image)),
+            planning::dots_of(settings));
     return sight;
 }
 
@@ -60,11 +60,32 @@ QImage in_colour(const raster::RgbImage& image) {
 
 }  // namespace
 
-struct ProofDesk::Coarse {
+namespace {
+
+/// All that is seen at once.
+struct Coarse {
     ProofSight now, other;
-    std::array<double, 64> histogram{};
+    raster::Histogram histogram{};
     std::shared_ptr<const raster::RgbImage> small;
 };
+
+Coarse work_out(const Burning& now, double spot, const std::optional<job::Variant>& variant,
+                const std::shared_ptr<const raster::RgbImage>& known, planning::ProofShelf& shelf) {
+    const auto& image = now.motif.art->pictures[now.picture].image;
+    Coarse made;
+    made.small = known ? known : std::make_shared<const raster::RgbImage>(raster::shrunk(*image, small_side));
+    const auto sight_of = [&](const Burning& burning) {
+        return coarse_sight(burning, spot, *made.small, *shelf.kept(image, burning.motif.preparation));
+    };
+    made.now = sight_of(now);
+    if (variant) made.other = sight_of(now.as(*variant));
+    if (!made.now.empty())
+        made.histogram = raster::histogram_of(
+            raster::grey_of(*made.small, now.motif.preparation, coarse_view(now, made.now.frame, *made.small)));
+    return made;
+}
+
+}  // namespace
 
 ProofDesk::ProofDesk(JobDocument& document, PlanKeeper& plans, QObject* parent)
     : QObject(parent), document_(document), plans_(plans), coarse_(this, &quick_), before_maker_(this, &quick_) {
@@ -199,31 +220,6 @@ void ProofDesk::follow_job() {
     look();
 }
 
-ProofDesk::Coarse ProofDesk::work_out(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot,
-                                      const std::optional<job::Variant>& variant,
-                                      const std::shared_ptr<const raster::RgbImage>& known,
-                                      planning::ProofShelf& shelf) {
-    const auto& image = motif.art->pictures[picture].image;
-    Coarse made;
-    made.small = known ? known : std::make_shared<const raster::RgbImage>(raster::shrunk(*image, small_side));
-    const auto kept = shelf.kept(image, motif.preparation);
-    made.now = coarse_sight(motif, picture, step.settings, spot, *made.small, *kept);
-    if (variant) {
-        job::Motif other = motif;
-        other.preparation = variant->preparation;
-        steps::StepSettings settings = step.settings;
-        settings.picture = variant->settings.picture;
-        settings.line_pitch = variant->settings.line_pitch;
-        made.other = coarse_sight(other, picture, settings, spot, *made.small, *shelf.kept(image, other.preparation));
-    }
-    if (made.now.empty()) return made;
-    const auto [width, height] = coarse_size(made.now.frame);
-    made.histogram = tones_of(raster::grey_of(
-        *made.small, motif.preparation,
-        planning::sight_of(made.now.frame, motif, picture, made.small->width, made.small->height, width, height)));
-    return made;
-}
-
 void ProofDesk::look() {
     if (!watched_) return;
     if (!motif()) {
@@ -234,9 +230,9 @@ void ProofDesk::look() {
     }
     const auto image = picture()->image;
     const auto small = small_of_ == image ? small_ : nullptr;
-    coarse_.start([motif = *motif(), picture = subject_->picture, step = burned_by(),
-                   spot = plans_.ground().machine.spot, variant = compared_variant(), small, shelf = plans_.shelf()](
-                      const Watch&) { return work_out(motif, picture, step, spot, variant, small, *shelf); },
+    coarse_.start([now = Burning{*motif(), subject_->picture, burned_by()}, spot = plans_.ground().machine.spot,
+                   variant = compared_variant(), small,
+                   shelf = plans_.shelf()](const Watch&) { return work_out(now, spot, variant, small, *shelf); },
                   [this, image](Coarse made) {
                       if (small_ != made.small) original_ = in_colour(*made.small);
                       small_ = made.small;
@@ -258,22 +254,16 @@ job::Step ProofDesk::burned_by() const {
     return step() ? *step() : job::Step{0, steps::starting_point(steps::StepKind::picture), {}};
 }
 
-ProofSight ProofDesk::before_of(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot,
-                                const raster::RgbImage& small) {
-    job::Motif bare = motif;
-    bare.preparation = {.crop = motif.preparation.crop};
-    return coarse_sight(bare, picture, step.settings, spot, small, {});
-}
-
 void ProofDesk::ask_for_before() {
     if (!before_.empty() || before_maker_.running() || !motif() || !small_) return;
-    before_maker_.start(
-        [motif = *motif(), picture = subject_->picture, step = burned_by(), spot = plans_.ground().machine.spot,
-         small = small_](const Watch&) { return before_of(motif, picture, step, spot, *small); },
-        [this](ProofSight made) {
-            before_ = std::move(made);
-            Q_EMIT seen();
-        });
+    Burning bare{*motif(), subject_->picture, burned_by()};
+    bare.motif.preparation = {.crop = bare.motif.preparation.crop};
+    before_maker_.start([bare = std::move(bare), spot = plans_.ground().machine.spot,
+                         small = small_](const Watch&) { return coarse_sight(bare, spot, *small, {}); },
+                        [this](ProofSight made) {
+                            before_ = std::move(made);
+                            Q_EMIT seen();
+                        });
 }
 
 /// The dots themselves, when the plan has them or will not.
@@ -283,17 +273,12 @@ void ProofDesk::make_dots() {
         std::shared_ptr<const planning::Proof> now, other;
     };
     dots_.start(
-        [motif = *motif(), picture = subject_->picture, step = *step(), spot = plans_.ground().machine.spot,
+        [now = Burning{*motif(), subject_->picture, *step()}, spot = plans_.ground().machine.spot,
          variant = compared_variant(), shelf = plans_.shelf()](const Watch& watch) {
-            Made made{shelf->proof(motif, picture, step, spot, watch), nullptr};
-            if (!variant) return made;
-            job::Motif other = motif;
-            job::Step burned = step;
-            other.preparation = variant->preparation;
-            burned.settings.picture = variant->settings.picture;
-            burned.settings.line_pitch = variant->settings.line_pitch;
-            made.other = shelf->proof(other, picture, burned, spot, watch);
-            return made;
+            const auto proof_of = [&](const Burning& burning) {
+                return shelf->proof(burning.motif, burning.picture, burning.step, spot, watch);
+            };
+            return Made{proof_of(now), variant ? proof_of(now.as(*variant)) : nullptr};
         },
         [this](const Made& made) {
             now_.proof = made.now;

@@ -8,7 +8,6 @@
 
 #include <QImage>
 #include <QPointF>
-#include <array>
 #include <functional>
 #include <optional>
 #include <vector>
@@ -67,7 +66,7 @@ class ProofDesk : public QObject {
     /// The original in colour, no larger than a screen shows; null until it is read.
     const QImage& original() const { return original_; }
     /// Share of pixels for each of 64 tones, dark to light, before the tone is changed.
-    const std::array<double, 64>& histogram() const { return histogram_; }
+    const raster::Histogram& histogram() const { return histogram_; }
     /// See PlanKeeper::shelf.
     const std::shared_ptr<planning::ProofShelf>& shelf() const { return plans_.shelf(); }
     bool stale() const { return coarse_.running() || dots_.running() || plans_.stale(); }
@@ -85,12 +84,6 @@ class ProofDesk : public QObject {
     void refused(const chalkline::Error& error);
 
  private:
-    struct Coarse;
-    static Coarse work_out(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot,
-                           const std::optional<job::Variant>& variant,
-                           const std::shared_ptr<const raster::RgbImage>& small, planning::ProofShelf& shelf);
-    static ProofSight before_of(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot,
-                                const raster::RgbImage& small);
     job::Step burned_by() const;
     void follow_job();
     void look();
@@ -104,7 +97,7 @@ class ProofDesk : public QObject {
     std::optional<std::size_t> compared_;
     std::shared_ptr<const raster::RgbImage> small_, small_of_;  ///< a copy for the screen, and what it is a copy of
     QImage original_;
-    std::array<double, 64> histogram_{};
+    raster::Histogram histogram_{};
     QPointF loupe_share_{0.5, 0.5};  ///< of the frame
     bool watched_ = false;
     QThreadPool quick_;  ///< of its own: what answers a hand on a slider never waits behind a plan

@@ -49,6 +49,7 @@ ProofPanel::ProofPanel(ProofDesk& desk, const machine::MachineProfile& machine, 
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(shows == Shows::now ? tr("Proof") : tr("Kept variant"));
     connect(&desk_, &ProofDesk::seen, this, [this] {
+        paint_coarse();
         render_dots();
         update();
     });
@@ -68,6 +69,7 @@ void ProofPanel::show_before(bool before) {
     if (before_ == before) return;
     before_ = before;
     dots_ = {};
+    paint_coarse();
     render_dots();
     update();
 }
@@ -132,6 +134,10 @@ void ProofPanel::pan_by(QPointF by) {
     update();
 }
 
+void ProofPanel::paint_coarse() {
+    coarse_ = sight().empty() ? QImage() : BurnPalette(sight().settings, machine_, roles_).paint(sight().coarse);
+}
+
 /// Works the seen part of the dots into pixels, off the GUI thread.
 void ProofPanel::render_dots() {
     const auto proof = before_ ? nullptr : sight().proof;
@@ -175,8 +181,7 @@ void ProofPanel::paintEvent(QPaintEvent*) {
         return;
     }
     painter.setClipRect(place.intersected(rect()));
-    const BurnPalette palette(sight().settings, machine_, roles_);
-    if (dots_.isNull() || dots_place_.width() < 0.999) painter.drawImage(place, palette.paint(sight().coarse));
+    if (dots_.isNull() || dots_place_.width() < 0.999) painter.drawImage(place, coarse_);
     if (!dots_.isNull()) {
         const QRectF target(place.left() + dots_place_.left() * place.width(),
                             place.top() + dots_place_.top() * place.height(), dots_place_.width() * place.width(),

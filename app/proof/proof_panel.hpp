@@ -42,6 +42,7 @@ class ProofPanel : public QWidget {
     QRectF picture_place() const;
     void zoom_by(double factor, QPointF at);
     void pan_by(QPointF by);
+    void paint_coarse();
     void render_dots();
     void draw_loupe(QPainter& painter) const;
 
@@ -53,6 +54,7 @@ class ProofPanel : public QWidget {
     double zoom_ = 1;           ///< 1 shows all
     QPointF middle_{0.5, 0.5};  ///< of the view, in shares of the frame
     QPointF grip_;
+    QImage coarse_;      ///< all of the frame
     QImage dots_;        ///< what is seen of the frame, a pixel of it each; null until worked out
     QRectF dots_place_;  ///< where it lies, in shares of the frame
     TaskRunner renderer_;

@@ -26,7 +26,7 @@ void ToneCurve::show_tone(const raster::ToneSettings& tone) {
     update();
 }
 
-void ToneCurve::show_histogram(const std::array<double, 64>& shares) {
+void ToneCurve::show_histogram(const raster::Histogram& shares) {
     shares_ = shares;
     update();
 }
@@ -94,7 +94,7 @@ void ToneCurve::paintEvent(QPaintEvent*) {
     painter.drawRoundedRect(f, 5, 5);
     painter.setClipRect(f);
     // The highest peaks are seldom what matters: they may be cut off.
-    std::array<double, 64> sorted = shares_;
+    raster::Histogram sorted = shares_;
     std::sort(sorted.begin(), sorted.end());
     const double full = std::max(sorted[60], 1e-9) * 1.15;
     QPainterPath hills(f.bottomLeft());

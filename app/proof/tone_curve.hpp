@@ -2,10 +2,10 @@
 #pragma once
 #include "theme/theme.hpp"
 
+#include <chalkline/raster/statistics.hpp>
 #include <chalkline/raster/tone.hpp>
 
 #include <QWidget>
-#include <array>
 
 namespace chalkline::app {
 
@@ -17,7 +17,7 @@ class ToneCurve : public QWidget {
  public:
     ToneCurve(const theme::Roles& roles, QWidget* parent);
     void show_tone(const raster::ToneSettings& tone);
-    void show_histogram(const std::array<double, 64>& shares);
+    void show_histogram(const raster::Histogram& shares);
     QPointF place_of(double in, double out) const;
     QSize sizeHint() const override { return {336, 116}; }
     QSize minimumSizeHint() const override { return {200, 90}; }
@@ -44,7 +44,7 @@ class ToneCurve : public QWidget {
 
     const theme::Roles& roles_;
     raster::ToneSettings tone_;
-    std::array<double, 64> shares_{};
+    raster::Histogram shares_{};
     int chosen_ = -1;
     bool dragging_ = false;
 };

@@ -2,6 +2,7 @@
 #pragma once
 #include "document/job_document.hpp"
 #include "recipes/recipe_desk.hpp"
+#include "theme/theme.hpp"
 #include "widgets/controls.hpp"
 
 #include <QComboBox>

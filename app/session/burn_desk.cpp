@@ -28,7 +28,7 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     connect(&machine_, &MachineLink::finished, this, &BurnDesk::finish);
     connect(&machine_, &MachineLink::failed, this, [this](machine::Activity, const Error& error) {
         if (!machine_.connected()) framed_at_.reset();
-        say(error);
+        say(wording::describe(error));
     });
     connect(&machine_, &MachineLink::stopped, this, [this](machine::Activity, bool position_sure, bool beam_off) {
         wording::Message message{
@@ -66,6 +66,10 @@ void BurnDesk::forget_last_burn() {
     Q_EMIT changed();
 }
 
+wording::Message BurnDesk::still_planning() {
+    return {tr("Still planning"), {}, tr("One moment.")};
+}
+
 std::optional<wording::Message> BurnDesk::obstacle() const {
     using machine::ControllerState;
     const auto because = [](const std::string_view code) {
@@ -73,7 +77,7 @@ std::optional<wording::Message> BurnDesk::obstacle() const {
     };
     const Planned& planned = plans_.planned();
     if (document_.job().motifs.empty()) return because(planning::error::nothing_to_burn);
-    if (plans_.stale()) return wording::Message{tr("Still planning"), {}, tr("One moment.")};
+    if (plans_.stale()) return still_planning();
     if (planned.error) return wording::describe(*planned.error);
     for (const auto& check : checks())
         if (check.blocks()) return wording::describe(check);
@@ -96,20 +100,19 @@ void BurnDesk::frame_side() {
 
 void BurnDesk::ride(std::optional<std::size_t> side) {
     const machine::MachineProfile& profile = machine_.profile();
-    const auto line = planning::frame_line(document_.job(), framing_.way, plans_.only());
-    if (!line) return say(line.error());
+    // Round the job as it was a moment ago would be a lie.
+    if (plans_.stale()) return say(still_planning());
+    const auto line = planning::frame_line(plans_.planned().hull, framing_.way);
+    if (!line) return say(wording::describe(line.error()));
     planning::FrameRide how;
     how.with_pointer = framing_.with_pointer && profile.has_pointer();
     if (framing_.faint_dot && !how.with_pointer) how.dot = planning::faint_power(profile);
     how.side = side;
     auto program = planning::frame_program(*line, how, profile);
-    if (!program) return say(program.error());
+    if (!program) return say(wording::describe(program.error()));
     machine::Encoder lines(*program, profile);
-    if (const auto faults = planning::check_program(lines, {profile, {}, {}}); !faults.empty()) {
-        trouble_ = wording::describe(faults.front());
-        Q_EMIT changed();
-        return;
-    }
+    if (const auto faults = planning::check_program(lines, {profile, {}, {}}); !faults.empty())
+        return say(wording::describe(faults.front()));
     trouble_.reset();
     one_side_ = side.has_value();
     if (!one_side_) {
@@ -128,7 +131,7 @@ void BurnDesk::answer_frame(bool stayed) {
 
 void BurnDesk::burn() {
     if (const auto why = obstacle()) {
-        say({std::string(unchecked), {{"reason", why->what.toStdString()}}, {}, 0});
+        say(wording::describe(Error{std::string(unchecked), {{"reason", why->what.toStdString()}}, {}, 0}));
         return;
     }
     trouble_.reset();
@@ -175,8 +178,8 @@ void BurnDesk::finish(machine::Activity activity) {
     Q_EMIT changed();
 }
 
-void BurnDesk::say(const Error& error) {
-    trouble_ = wording::describe(error);
+void BurnDesk::say(const wording::Message& message) {
+    trouble_ = message;
     Q_EMIT changed();
 }
 

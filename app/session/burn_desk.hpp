@@ -65,7 +65,8 @@ class BurnDesk : public QObject {
     void ride(std::optional<std::size_t> side);
     void forget_frame();
     void forget_last_burn();
-    void say(const Error& error);
+    static wording::Message still_planning();
+    void say(const wording::Message& message);
     void follow();
     void finish(machine::Activity activity);
 

@@ -1,22 +1,20 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/burn_tray.hpp"
 
+#include "machine/wire_log.hpp"
 #include "trays/checks_panel.hpp"
 #include "widgets/controls.hpp"
 
 #include <chalkline/wording/wording.hpp>
 
-#include <QScrollBar>
 #include <QSignalBlocker>
-#include <QTimer>
 #include <QVBoxLayout>
 
 namespace chalkline::app {
 namespace {
 
-constexpr int most_lines = 500;    // of the wire log kept on screen
-constexpr int chosen_art = -1;     // stands in the list for the art that is chosen
-constexpr int log_interval = 100;  // ms between updates: a burn logs thousands of lines a second
+constexpr int most_lines = 500;  // of the wire log kept on screen
+constexpr int chosen_art = -1;   // stands in the list for the art that is chosen
 
 QString clock(double seconds) {
     const auto whole = static_cast<qint64>(seconds + 0.5);
@@ -62,27 +60,10 @@ BurnTray::BurnTray(const TrayContext& context, QWidget* parent) : QWidget(parent
     auto* wire_heading = make_label(tr("Wire log"), Tone::heading, this);
     wire_heading->setContentsMargins(0, 12, 0, 0);
     all->addWidget(wire_heading);
-    wire_ = new QPlainTextEdit(this);
-    wire_->setObjectName("wireLog");
-    wire_->setReadOnly(true);
-    wire_->setFont(theme::mono(theme::small));
-    wire_->setMaximumBlockCount(most_lines);
-    wire_->setMinimumHeight(160);
-    wire_->setAccessibleName(tr("Wire log"));
-    wire_->setLineWrapMode(QPlainTextEdit::NoWrap);
-    wire_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    all->addWidget(wire_, 1);
+    auto* wire = new WireLog(context_.machine, most_lines, this);
+    wire->setMinimumHeight(160);
+    all->addWidget(wire, 1);
 
-    log_timer_ = new QTimer(this);
-    log_timer_->setSingleShot(true);
-    log_timer_->setInterval(log_interval);
-    connect(log_timer_, &QTimer::timeout, this, [this] {
-        wire_->appendPlainText(pending_.join('\n'));
-        pending_.clear();
-        wire_->verticalScrollBar()->setValue(wire_->verticalScrollBar()->maximum());
-        wire_->horizontalScrollBar()->setValue(0);
-    });
-    connect(&context_.machine, &MachineLink::wire, this, &BurnTray::log);
     connect(&context_.machine, &MachineLink::changed, this, &BurnTray::follow);
     connect(&context_.desk, &BurnDesk::changed, this, &BurnTray::follow);
     connect(&context_.plans, &PlanKeeper::changed, this, &BurnTray::show_only);
@@ -120,12 +101,6 @@ void BurnTray::choose_only(int index) {
         only.only_steps = job::Ids{what.toInt()};
     }
     context_.plans.set_only(only);
-}
-
-void BurnTray::log(const QStringList& lines) {
-    pending_ += lines;
-    if (pending_.size() > most_lines) pending_ = pending_.mid(pending_.size() - most_lines);
-    if (!log_timer_->isActive()) log_timer_->start();
 }
 
 void BurnTray::follow() {

@@ -4,7 +4,6 @@
 
 #include <QComboBox>
 #include <QLabel>
-#include <QPlainTextEdit>
 #include <QPushButton>
 #include <QWidget>
 
@@ -23,16 +22,12 @@ class BurnTray : public QWidget {
     void follow();
     void show_only();
     void choose_only(int index);
-    void log(const QStringList& lines);
 
     TrayContext context_;
     QComboBox* only_;
     QLabel *heading_, *time_, *under_, *trouble_, *facts_;
     TimeRibbon* ribbon_;
     QPushButton* burn_;
-    QPlainTextEdit* wire_;
-    QStringList pending_;  ///< log lines not shown yet
-    class QTimer* log_timer_;
 };
 
 }  // namespace chalkline::app

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/frame_tray.hpp"
 
+#include "trays/move_panel.hpp"
 #include "widgets/controls.hpp"
 
 #include <QHBoxLayout>
@@ -58,8 +59,7 @@ FrameTray::FrameTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     add_answer(tr("It did not"), false);
     asked->addStretch(1);
     all->addWidget(question_);
-    moving_ = new MovePanel(context_, this);
-    all->addWidget(moving_);
+    all->addWidget(new MovePanel(context_, this));
     all->addStretch(1);
     connect(frame_, &QPushButton::clicked, &context_.desk, &BurnDesk::frame);
     connect(side_, &QPushButton::clicked, &context_.desk, &BurnDesk::frame_side);

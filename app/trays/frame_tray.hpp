@@ -1,6 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "trays/move_panel.hpp"
 #include "trays/tray_context.hpp"
 
 #include <QCheckBox>
@@ -27,7 +26,6 @@ class FrameTray : public QWidget {
     QCheckBox *dot_, *pointer_, *again_;
     QLabel* text_;
     QWidget* question_;
-    MovePanel* moving_;
 };
 
 }  // namespace chalkline::app

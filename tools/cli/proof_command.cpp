@@ -5,7 +5,7 @@
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/pictures/png.hpp>
 #include <chalkline/planning/proof.hpp>
-#include <chalkline/raster/resample.hpp>
+#include <chalkline/raster/preparation.hpp>
 #include <chalkline/raster/statistics.hpp>
 #include <chalkline/wording/wording.hpp>
 
@@ -29,14 +29,16 @@ std::optional<std::pair<int, int>> parse_dots(const std::string& text) {
 }
 
 Prepared prepare(const raster::RgbImage& image, const ProofCommand& command, int width, int height) {
-    const double dot = command.width / width;
     Prepared prepared;
     if (command.plain) {
         prepared.light = raster::resized(raster::to_plain_grey(image), width, height);
     } else {
-        auto grey = raster::resized(raster::to_grey(image), width, height);
-        grey = raster::toned(std::move(grey), command.tone, dot);
-        prepared.light = raster::to_light(grey, {}, command.burns_light);
+        const double across = static_cast<double>(image.width) / width,
+                     down = static_cast<double>(image.height) / height;
+        const double dot = command.width / width;
+        prepared.light = raster::light_of(image, raster::kept(image, {}, {}), {.tone = command.tone},
+                                          {.burns_light = command.burns_light},
+                                          {{across, 0, 0, 0, down, 0}, width, height, dot, dot});
     }
     prepared.dots = raster::dither(prepared.light, command.dither);
     return prepared;

@@ -321,8 +321,7 @@ Result<Job> use_variant(Job job, Id id, Id step_id, std::size_t index) {
     if (index >= motif->variants.size()) return fail(error::unknown_variant);
     const Variant& variant = motif->variants[index];
     motif->preparation = variant.preparation;
-    step->settings.picture = variant.settings.picture;
-    step->settings.line_pitch = variant.settings.line_pitch;
+    step->settings = variant.applied_to(step->settings);
     return job;
 }
 

@@ -99,6 +99,12 @@ geometry::Point on_page(const Motif& motif, geometry::Point on_bed) {
     return motif.place.inverse()(on_bed);
 }
 
+steps::StepSettings Variant::applied_to(steps::StepSettings step) const {
+    step.picture = settings.picture;
+    step.line_pitch = settings.line_pitch;
+    return step;
+}
+
 geometry::Polyline frame_of_picture(const Motif& motif, std::size_t picture) {
     const raster::Part& crop = motif.preparation.crop;
     // The unit square of a picture points up, its parts count down.

@@ -123,19 +123,15 @@ Result<void> Session::turn_laser_mode_on() {
 
 Result<void> Session::jog(geometry::Point by, Speed speed) {
     if (auto free = require_free(); !free) return free;
-    if (now_.position_sure && now_.position) {
-        const geometry::Point to = *now_.position + by;
-        if (!profile_.bed().contains(to, limit_slack))
-            return fail(error::beyond_limits, {{"x", decimal(to.x)}, {"y", decimal(to.y)}});
-    }
+    if (now_.position_sure && now_.position)
+        if (auto inside = require_on_bed(*now_.position + by); !inside) return inside;
     return jog_by(by, speed);
 }
 
 Result<void> Session::go_to(geometry::Point place, Speed speed) {
     if (auto free = require_free(); !free) return free;
     if (!now_.position_sure || !now_.position) return fail(error::position_unknown);
-    if (!profile_.bed().contains(place, limit_slack))
-        return fail(error::beyond_limits, {{"x", decimal(place.x)}, {"y", decimal(place.y)}});
+    if (auto inside = require_on_bed(place); !inside) return inside;
     const geometry::Point by = place - *now_.position;
     if (geometry::distance(by, {}) < limit_slack) return {};
     return jog_by(by, speed);
@@ -160,6 +156,11 @@ Result<void> Session::jog_on(geometry::Point way, Speed speed) {
         if (reach <= 0) return {};
     }
     return jog_by(way * reach, speed);
+}
+
+Result<void> Session::require_on_bed(geometry::Point place) const {
+    if (profile_.bed().contains(place, limit_slack)) return {};
+    return fail(error::beyond_limits, {{"x", decimal(place.x)}, {"y", decimal(place.y)}});
 }
 
 Result<void> Session::jog_by(geometry::Point by, Speed speed) {

@@ -11,26 +11,20 @@
 #include <numbers>
 
 namespace chalkline::planning {
-namespace {
 
 using geometry::Point;
 using geometry::Polyline;
 
-bool framed(const PlanOptions& only, const job::Job& job, const BurnedLine& line) {
-    const auto among = [](const std::optional<job::Ids>& ids, job::Id id) {
-        return !ids || std::find(ids->begin(), ids->end(), id) != ids->end();
-    };
-    return among(only.only_steps, job.steps[line.step].id) && among(only.only_motifs, line.motif);
-}
-
-}  // namespace
-
-Result<Polyline> frame_line(const job::Job& job, FrameWay way, const PlanOptions& only) {
+std::vector<Point> burned_hull(const job::Job& job, const PlanOptions& only) {
     std::vector<Point> points;
     for (const BurnedLine& line : burned_lines(job))
-        if (framed(only, job, line)) points.insert(points.end(), line.line.points.begin(), line.line.points.end());
-    if (points.empty()) return fail(error::nothing_to_burn);
-    const std::vector<Point> hull = geometry::convex_hull(std::move(points));
+        if (only.wants_step(job.steps[line.step].id) && only.wants_motif(line.motif))
+            points.insert(points.end(), line.line.points.begin(), line.line.points.end());
+    return geometry::convex_hull(std::move(points));
+}
+
+Result<Polyline> frame_line(const std::vector<Point>& hull, FrameWay way) {
+    if (hull.empty()) return fail(error::nothing_to_burn);
     if (way == FrameWay::hull && hull.size() > 2) return Polyline{hull, true};
     if (way == FrameWay::round) {
         constexpr int sides = 72;

@@ -61,15 +61,6 @@ class Flattened {
     std::map<Key, std::vector<Polyline>> shelf_;
 };
 
-bool wanted(const PlanOptions& options, const job::Motif& motif) {
-    return !options.only_motifs ||
-           std::find(options.only_motifs->begin(), options.only_motifs->end(), motif.id) != options.only_motifs->end();
-}
-bool wanted(const PlanOptions& options, const job::Step& step) {
-    return !options.only_steps ||
-           std::find(options.only_steps->begin(), options.only_steps->end(), step.id) != options.only_steps->end();
-}
-
 /// The step's pictures as dots.
 std::vector<std::shared_ptr<const Proof>> proofs_of(const job::Job& job, const job::Step& step, double spot,
                                                     const PlanOptions& options, const Watch& watch) {
@@ -77,7 +68,7 @@ std::vector<std::shared_ptr<const Proof>> proofs_of(const job::Job& job, const j
     ProofShelf& shelf = options.shelf ? *options.shelf : once;
     std::vector<std::shared_ptr<const Proof>> proofs;
     for (const job::Motif& motif : job.motifs)
-        for (std::size_t i = 0; wanted(options, motif) && i < motif.art->pictures.size(); ++i)
+        for (std::size_t i = 0; options.wants_motif(motif.id) && i < motif.art->pictures.size(); ++i)
             if (step.on && job::Job::sent_picture(step, motif, i) && !watch.cancelled())
                 proofs.push_back(shelf.proof(motif, i, step, spot, watch));
     return proofs;
@@ -87,7 +78,7 @@ StepShapes shapes_of(const job::Job& job, const job::Step& step, const PlanOptio
     StepShapes result;
     const bool fills = step.settings.kind == steps::StepKind::engrave;
     for (const job::Motif& motif : job.motifs) {
-        if (!wanted(options, motif)) continue;
+        if (!options.wants_motif(motif.id)) continue;
         const std::size_t first_line = result.lines.size();
         for (std::size_t i = 0; i < motif.art->shapes.size(); ++i) {
             if (!job::Job::burns(step, motif, i)) continue;
@@ -234,6 +225,18 @@ void account_times(Plan& plan, const MachineProfile& machine) {
 
 }  // namespace
 
+static bool among(const std::optional<job::Ids>& ids, job::Id id) {
+    return !ids || std::find(ids->begin(), ids->end(), id) != ids->end();
+}
+
+bool PlanOptions::wants_step(job::Id step) const {
+    return among(only_steps, step);
+}
+
+bool PlanOptions::wants_motif(job::Id motif) const {
+    return among(only_motifs, motif);
+}
+
 Result<Plan> plan(const job::Job& job, const MachineProfile& machine, const PlanOptions& options, const Watch& watch) {
     std::vector<StepShapes> all;
     Flattened flattened;
@@ -242,9 +245,9 @@ Result<Plan> plan(const job::Job& job, const MachineProfile& machine, const Plan
         if (auto valid = steps::validate(step.settings, machine.top_speed()); !valid)
             return tl::unexpected(valid.error());
         all.push_back({});
-        if (wanted(options, step) && step.settings.kind == steps::StepKind::picture)
+        if (options.wants_step(step.id) && step.settings.kind == steps::StepKind::picture)
             all.back().proofs = proofs_of(job, step, machine.spot, options, watch);
-        else if (wanted(options, step))
+        else if (options.wants_step(step.id))
             all.back() = shapes_of(job, step, options, flattened);
         if (watch.cancelled()) return fail(chalkline::error::cancelled);
         box.add(bounds(all.back()));

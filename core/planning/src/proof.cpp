@@ -143,10 +143,4 @@ Proof proof_of(const job::Motif& motif, std::size_t picture, const job::Step& st
     return proof;
 }
 
-Proof proof_of(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot) {
-    const raster::Preparation& how = motif.preparation;
-    return proof_of(motif, picture, step, spot,
-                    raster::kept(*motif.art->pictures[picture].image, how.background, how.crop));
-}
-
 }  // namespace chalkline::planning

@@ -194,7 +194,7 @@ class Queue {
 class Clock {
  public:
     Clock(const machine::Program& program, const MachineProfile& machine, Timing& timing)
-        : program_(program), machine_(machine), timing_(timing), queue_(machine, timing) {}
+        : program_(program), timing_(timing), queue_(machine, timing) {}
 
     void run() {
         constexpr int opening = 24;  // bytes of the lines before the first operation
@@ -267,7 +267,6 @@ class Clock {
     }
 
     const machine::Program& program_;
-    const MachineProfile& machine_;
     Timing& timing_;
     Queue queue_;
     std::size_t index_ = 0;

@@ -396,4 +396,19 @@ std::vector<CurvePoint> transfer_of(const DitherSettings& settings) {
     return transfer;
 }
 
+GreyImage burned_shares(GreyImage light, const DitherSettings& settings) {
+    const auto transfer = transfer_of(settings);
+    std::array<std::uint16_t, 256> burned;
+    for (std::size_t i = 0; i < burned.size(); ++i) {
+        const double wanted = 1 - static_cast<double>(i) / 255, at = wanted * static_cast<double>(transfer.size() - 1);
+        const auto low = std::min(static_cast<std::size_t>(at), transfer.size() - 2);
+        const double share = std::lerp(transfer[low].out, transfer[low + 1].out, at - static_cast<double>(low));
+        burned[i] = static_cast<std::uint16_t>(std::lround(std::clamp(share, 0.0, 1.0) * 65535));
+    }
+    for (std::uint16_t& pixel : light.pixels)
+        pixel = burned[pixel * 255U / light.white];
+    light.white = 65535;
+    return light;
+}
+
 }  // namespace chalkline::raster

@@ -69,4 +69,13 @@ std::vector<DotArea> areas(const Dots& dots, int radius) {
     return found;
 }
 
+Histogram histogram_of(const GreyImage& grey) {
+    Histogram shares{};
+    for (const std::uint16_t value : grey.pixels)
+        shares[value * 63U / grey.white] += 1;
+    for (double& share : shares)
+        share /= std::max(1.0, static_cast<double>(grey.pixels.size()));
+    return shares;
+}
+
 }  // namespace chalkline::raster

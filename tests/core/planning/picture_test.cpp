@@ -118,7 +118,7 @@ TEST_CASE("turned, mirrored and stretched pictures keep their tones and their pl
         job = job::transform(job, {job.motifs[0].id}, map).value();
         job.steps[0].settings.fill.angle = *rc::gen::element(0, 90, 30);
         job.steps[0].settings.line_pitch = Length::mm(0.2);
-        const Proof proof = proof_of(job.motifs[0], 0, job.steps[0], 0.18);
+        const Proof proof = proof_of(job.motifs[0], 0, job.steps[0], 0.18, {});
         const auto to_unit = (job.motifs[0].place * job.motifs[0].art->pictures[0].place).inverse();
         double sums[4] = {}, counts[4] = {};
         for (int y = 0; y < proof.dots.height; ++y)

@@ -3,6 +3,7 @@
 #include <chalkline/raster/dither.hpp>
 #include <chalkline/raster/preparation.hpp>
 #include <chalkline/raster/resample.hpp>
+#include <chalkline/raster/statistics.hpp>
 
 #include <catch2/catch.hpp>
 #include <rapidcheck.h>
@@ -287,4 +288,34 @@ TEST_CASE("a copy for the screen keeps shape and transparency") {
     CHECK(small.opacity[500] == 77);
     CHECK(shrunk(image, 1000).width == 900);
     CHECK(shrunk(RgbImage(4000, 1, {}), 100).height == 1);
+}
+
+TEST_CASE("shares worked out without dots are what the dots come to") {
+    GreyImage light(192, 96, 0);
+    for (int y = 0; y < light.height; ++y)
+        for (int x = 0; x < light.width; ++x)
+            light.row(y)[x] =
+                static_cast<std::uint16_t>(65535 * (0.5 + 0.45 * std::sin(x * 0.03) * std::cos(y * 0.04)));
+    for (const DitherMethod method : dither_methods()) {
+        INFO(to_text(method));
+        const DitherSettings settings{.method = method};
+        const GreyImage shares = burned_shares(light, settings);
+        const GreyImage burned = averaged(dither(light, settings), 0, 0, 192, 96, 192, 96);
+        // The transfer is known at 17 tones: where a method jumps from one to the next it may be off by one of them.
+        const bool jumps = method == DitherMethod::threshold || method == DitherMethod::bayer2;
+        CHECK(mean(shares) == Approx(mean(burned)).margin(jumps ? 1.0 / 16 : 0.02));
+    }
+    // 8-bit images too.
+    CHECK(burned_shares(GreyImage(4, 4, 0, 255), {}).pixels[5] == 65535);
+    CHECK(burned_shares(GreyImage(4, 4, 255, 255), {}).pixels[5] == 0);
+}
+
+TEST_CASE("a histogram counts every tone once") {
+    GreyImage grey(4, 1, 0, 255);
+    grey.pixels = {0, 255, 255, 128};
+    const Histogram shares = histogram_of(grey);
+    CHECK(shares[0] == 0.25);
+    CHECK(shares[63] == 0.5);
+    CHECK(std::accumulate(shares.begin(), shares.end(), 0.0) == Approx(1));
+    CHECK(histogram_of(GreyImage()).front() == 0);
 }

@@ -43,6 +43,9 @@ struct Variant {
     std::string name;
     raster::Preparation preparation;
     steps::StepSettings settings;  ///< how its dots are set and how far apart; power and speed stay the step's own
+
+    /// A step's settings with the dots and their distance of this variant.
+    steps::StepSettings applied_to(steps::StepSettings step) const;
     bool operator==(const Variant&) const = default;
 };
 

@@ -180,6 +180,7 @@ class Session {
     void finish_if_at_rest();
     Result<void> require_free() const;
     Result<void> start(Activity activity, std::unique_ptr<LineSource> lines);
+    Result<void> require_on_bed(geometry::Point place) const;
     Result<void> jog_by(geometry::Point by, Speed speed);
     void place_bed_origin();
     void begin_stop(std::optional<Error> because);

@@ -17,8 +17,11 @@ enum class FrameWay {
     round  ///< the smallest circle round it
 };
 
-/// That line, closed, bed mm, shifted by the machine's pointer where one is used. Errors: nothing_to_burn.
-Result<geometry::Polyline> frame_line(const job::Job& job, FrameWay way, const PlanOptions& only);
+/// The convex hull of what burns, bed mm; empty when nothing does.
+std::vector<geometry::Point> burned_hull(const job::Job& job, const PlanOptions& only);
+
+/// That line round a hull, closed, bed mm. Errors: nothing_to_burn.
+Result<geometry::Polyline> frame_line(const std::vector<geometry::Point>& hull, FrameWay way);
 
 /// What a ride along it is like.
 struct FrameRide {

@@ -23,6 +23,9 @@ struct PlanOptions {
     std::optional<job::Ids> only_steps{};   ///< these alone are burned
     std::optional<job::Ids> only_motifs{};  ///< of these alone
     std::shared_ptr<ProofShelf> shelf{};    ///< proofs made before; none: all are made anew
+
+    bool wants_step(job::Id step) const;
+    bool wants_motif(job::Id motif) const;
 };
 
 /// What one step comes to.

@@ -61,7 +61,5 @@ raster::DitherSettings dots_of(const steps::StepSettings& settings);
 /// none, nor does work that was cancelled.
 Proof proof_of(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot,
                const raster::GreyImage& kept, const Watch& watch = {});
-/// The same with what stays worked out here.
-Proof proof_of(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot);
 
 }  // namespace chalkline::planning

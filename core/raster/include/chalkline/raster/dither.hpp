@@ -58,4 +58,8 @@ Dots dither(const GreyImage& light, const DitherSettings& settings);
 /// What share of dots burns (out) for every wanted share (in), measured on flat areas of 17 tones.
 std::vector<CurvePoint> transfer_of(const DitherSettings& settings);
 
+/// What share of dots burns where, 0 … 65535, without setting them: the light through the transfer. For pictures smaller
+/// than their dots.
+GreyImage burned_shares(GreyImage light, const DitherSettings& settings);
+
 }  // namespace chalkline::raster

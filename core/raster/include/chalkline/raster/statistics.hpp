@@ -2,6 +2,7 @@
 #pragma once
 #include <chalkline/raster/grey.hpp>
 
+#include <array>
 #include <cstdint>
 #include <vector>
 
@@ -21,5 +22,9 @@ enum class DotArea : std::uint8_t { fine, clogged, bald };
 DotStatistics statistics(const Dots& dots, int radius);
 /// The same place by place, rows top down.
 std::vector<DotArea> areas(const Dots& dots, int radius);
+
+/// Share of pixels for each of 64 tones, dark to light.
+using Histogram = std::array<double, 64>;
+Histogram histogram_of(const GreyImage& grey);
 
 }  // namespace chalkline::raster

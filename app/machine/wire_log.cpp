@@ -1,0 +1,50 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "machine/wire_log.hpp"
+
+#include "theme/theme.hpp"
+
+#include <QScrollBar>
+
+namespace chalkline::app {
+
+WireLog::WireLog(MachineLink& machine, int most_lines, QWidget* parent)
+    : QPlainTextEdit(parent), machine_(machine), most_lines_(most_lines) {
+    setObjectName("wireLog");
+    setReadOnly(true);
+    setAccessibleName(tr("Wire log"));
+    setFont(theme::mono(theme::small));
+    setMaximumBlockCount(most_lines);
+    setLineWrapMode(QPlainTextEdit::NoWrap);
+    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    constexpr int interval = 100;  // ms
+    timer_.setSingleShot(true);
+    timer_.setInterval(interval);
+    connect(&timer_, &QTimer::timeout, this, &WireLog::show_waiting);
+    connect(&machine_, &MachineLink::wire, this, &WireLog::take);
+    set_filter({});
+}
+
+void WireLog::set_filter(const QString& text) {
+    filter_ = text;
+    waiting_.clear();
+    clear();
+    take(machine_.wire_log());
+    show_waiting();
+}
+
+void WireLog::take(const QStringList& lines) {
+    for (const QString& line : lines)
+        if (filter_.isEmpty() || line.contains(filter_, Qt::CaseInsensitive)) waiting_ << line;
+    if (waiting_.size() > most_lines_) waiting_ = waiting_.mid(waiting_.size() - most_lines_);
+    if (!timer_.isActive()) timer_.start();
+}
+
+void WireLog::show_waiting() {
+    if (waiting_.isEmpty()) return;
+    appendPlainText(waiting_.join('\n'));
+    waiting_.clear();
+    verticalScrollBar()->setValue(verticalScrollBar()->maximum());
+    horizontalScrollBar()->setValue(0);
+}
+
+}  // namespace chalkline::app
