@@ -75,15 +75,16 @@ inline Fixed part(Fixed error, std::int64_t share) {
 /// Error rows with room for three dots beyond either border: what falls there is dropped with the row.
 class ErrorRows {
  public:
-    explicit ErrorRows(int width) : stride_(static_cast<std::size_t>(width) + 2 * room), rows_(3 * stride_, 0) {}
-    Fixed* row(int ahead) { return rows_.data() + static_cast<std::size_t>((now_ + ahead) % 3) * stride_ + room; }
+    explicit ErrorRows(int width) : stride_(static_cast<std::size_t>(width) + 2 * room), rows_(count * stride_, 0) {}
+    Fixed* row(int ahead) { return rows_.data() + static_cast<std::size_t>((now_ + ahead) % count) * stride_ + room; }
     void next() {
         std::fill_n(row(0) - room, stride_, 0);
-        now_ = (now_ + 1) % 3;
+        now_ = (now_ + 1) % count;
     }
 
  private:
     static constexpr std::size_t room = 3;
+    static constexpr int count = 4;  // of two rows worked side by side, the second reaches three rows down
     std::size_t stride_;
     std::vector<Fixed> rows_;
     int now_ = 0;
@@ -167,43 +168,97 @@ Scale scale_of(const GreyImage& light, const DitherSettings& settings) {
     return {bits, white, static_cast<float>(settings.noise) * static_cast<float>(white)};
 }
 
-/// One row from `from` in steps of `Way` (1 or −1). The kernel is known while compiling, so that weights of 0 vanish.
-/// `apart` is null where dots may touch.
+/// A row on its way in steps of `Way` (1 or −1). The kernel is known while compiling, so that weights of 0 vanish.
+template <const Kernel& kernel, int Way>
+class Row {
+ public:
+    /// Takes its errors from the row `ahead` of those that wait in `errors` and leaves its own in the two below it.
+    Row(const std::uint16_t* in, std::uint8_t* out, int width, const Scale& scale, ErrorRows& errors, int ahead)
+        : in_(in),
+          out_(out),
+          here_(errors.row(ahead)),
+          white_(scale.white),
+          bits_(scale.bits),
+          last_(Way > 0 ? width - 1 : 0),
+          below_(errors.row(ahead + 1), width - 1 - last_),
+          beneath_(errors.row(ahead + 2), width - 1 - last_) {}
+
+    Fixed value(int x) const { return (static_cast<Fixed>(in_[x]) << bits_) + here_[x] + carried_; }
+
+    /// Sets the dot at `x`, whose value is `value`, and hands its error on.
+    void set(int x, Fixed value, Fixed limit) {
+        // All bits set where it is dark. No branch: whether a dot burns cannot be foreseen, and each wrong guess costs
+        // more than all the rest.
+        const Fixed dark = (value - limit) >> 31;
+        const Fixed error = value - (white_ & ~dark);
+        carried_ = carried_two_ + part(error, share_of(kernel.here[0], kernel.divisor));
+        if constexpr (kernel.here[1] != 0) carried_two_ = part(error, share_of(kernel.here[1], kernel.divisor));
+        out_[x] = static_cast<std::uint8_t>(dark);
+        below_.take(error);
+        beneath_.take(error);
+        below_.step(x);
+        beneath_.step(x);
+    }
+
+    void end() {
+        below_.end(last_);
+        beneath_.end(last_);
+    }
+
+ private:
+    const std::uint16_t* in_;
+    std::uint8_t* out_;
+    const Fixed* here_;
+    Fixed white_;
+    int bits_, last_;
+    Window<kernel, &Kernel::below, Way> below_;
+    Window<kernel, &Kernel::beneath, Way> beneath_;
+    Fixed carried_ = 0, carried_two_ = 0;  // to the next dots of the row
+};
+
+/// The row `y`, whatever the settings ask for.
 template <const Kernel& kernel, int Way, bool Spaced>
-void diffuse_row(const std::uint16_t* in, std::uint8_t* out, const std::uint8_t* above, int width, const Scale& scale,
-                 Noise& random, ErrorRows& errors, Apart& apart) {
-    const Fixed* here = errors.row(0);
-    const int first = Way > 0 ? 0 : width - 1, last = width - 1 - first;
-    Window<kernel, &Kernel::below, Way> below(errors.row(1), first);
-    Window<kernel, &Kernel::beneath, Way> beneath(errors.row(2), first);
-    const Fixed white = scale.white, half = white / 2;
-    const int bits = scale.bits;
-    const float noise = scale.noise;
-    Fixed carried = 0, carried_two = 0;  // of the current row
-    for (int i = 0, x = first; i < width; ++i, x += Way) {
-        Fixed value = (static_cast<Fixed>(in[x]) << bits) + here[x] + carried;
-        Fixed limit = noise > 0 ? half + static_cast<Fixed>(noise * random.next()) : half;
+void diffuse_row(const GreyImage& light, Dots& dots, int y, const Scale& scale, Noise& random, ErrorRows& errors,
+                 Apart& apart) {
+    const std::uint8_t* above = y > 0 ? dots.row(y - 1) : nullptr;
+    const Fixed half = scale.white / 2;
+    Row<kernel, Way> row(light.row(y), dots.row(y), light.width, scale, errors, 0);
+    for (int i = 0, x = Way > 0 ? 0 : light.width - 1; i < light.width; ++i, x += Way) {
+        Fixed value = row.value(x);
+        Fixed limit = scale.noise > 0 ? half + static_cast<Fixed>(scale.noise * random.next()) : half;
         if constexpr (Spaced) {
             // Tones darker than dots apart can show would pile up error without end.
-            value = std::max(value, -white);
+            value = std::max(value, -scale.white);
             const bool dark = value < limit && apart.may_burn(x, above);
             apart.pass(dark);
             if (!dark) limit = std::min(limit, value);
         }
-        // All bits set where it is dark. No branch: whether a dot burns cannot be foreseen, and each wrong guess costs
-        // more than all the rest.
-        const Fixed dark = (value - limit) >> 31;
-        const Fixed error = value - (white & ~dark);
-        carried = carried_two + part(error, share_of(kernel.here[0], kernel.divisor));
-        if constexpr (kernel.here[1] != 0) carried_two = part(error, share_of(kernel.here[1], kernel.divisor));
-        out[x] = static_cast<std::uint8_t>(dark);
-        below.take(error);
-        beneath.take(error);
-        below.step(x);
-        beneath.step(x);
+        row.set(x, value, limit);
     }
-    below.end(last);
-    beneath.end(last);
+    row.end();
+}
+
+/// Rows `y` and `y` + 1, both from the left, the lower a few dots behind the upper. In one row every dot waits for the
+/// one before; of two rows one can work while the other waits. The same dots as one after the other.
+template <const Kernel& kernel>
+void diffuse_two_rows(const GreyImage& light, Dots& dots, int y, const Scale& scale, ErrorRows& errors) {
+    constexpr int behind = 8;  // dots: more than the upper row still reaches back and the lower reads ahead
+    const Fixed half = scale.white / 2;
+    const int width = light.width;
+    Row<kernel, 1> upper(light.row(y), dots.row(y), width, scale, errors, 0);
+    int x = 0;
+    for (; x < std::min(behind, width); ++x)
+        upper.set(x, upper.value(x), half);
+    if (width <= behind) upper.end();
+    Row<kernel, 1> lower(light.row(y + 1), dots.row(y + 1), width, scale, errors, 1);
+    for (; x < width; ++x) {
+        upper.set(x, upper.value(x), half);
+        lower.set(x - behind, lower.value(x - behind), half);
+    }
+    if (width > behind) upper.end();
+    for (x = std::max(0, width - behind); x < width; ++x)
+        lower.set(x, lower.value(x), half);
+    lower.end();
 }
 
 template <const Kernel& kernel, bool Spaced>
@@ -213,14 +268,17 @@ Dots diffuse_all(const GreyImage& light, const DitherSettings& settings) {
     Noise random{settings.seed == 0 ? 1 : settings.seed};
     const Scale scale = scale_of(light, settings);
     Apart apart(settings);
+    const bool in_pairs = !Spaced && !settings.serpentine && scale.noise <= 0;
     for (int y = 0; y < light.height; ++y) {
-        const std::uint8_t* above = y > 0 ? dots.row(y - 1) : nullptr;
         apart.begin_row();
-        if (settings.serpentine && y % 2 == 1)
-            diffuse_row<kernel, -1, Spaced>(light.row(y), dots.row(y), above, light.width, scale, random, errors,
-                                            apart);
-        else
-            diffuse_row<kernel, 1, Spaced>(light.row(y), dots.row(y), above, light.width, scale, random, errors, apart);
+        if (in_pairs && y + 1 < light.height) {
+            diffuse_two_rows<kernel>(light, dots, y++, scale, errors);
+            errors.next();
+        } else if (settings.serpentine && y % 2 == 1) {
+            diffuse_row<kernel, -1, Spaced>(light, dots, y, scale, random, errors, apart);
+        } else {
+            diffuse_row<kernel, 1, Spaced>(light, dots, y, scale, random, errors, apart);
+        }
         errors.next();
     }
     return dots;

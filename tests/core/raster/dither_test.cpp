@@ -121,6 +121,20 @@ TEST_CASE("error diffusion puts every dot where the published weights put it") {
             }
 }
 
+TEST_CASE("rows worked side by side give the dots of rows worked one by one") {
+    // With a noise too small to count, rows are worked one by one.
+    const double one_by_one = 1e-30;
+    for (const DitherMethod method : dither_methods()) {
+        if (!diffuses_error(method)) continue;
+        for (const auto& [width, height] : {std::pair{1, 7}, {2, 2}, {7, 5}, {8, 8}, {9, 9}, {16, 3}, {131, 60}}) {
+            const GreyImage image = noise_image(width, height, 255, 11);
+            CAPTURE(to_text(method), width, height);
+            CHECK(dither(image, {.method = method, .serpentine = false}).levels ==
+                  dither(image, {.method = method, .serpentine = false, .noise = one_by_one}).levels);
+        }
+    }
+}
+
 TEST_CASE("what conserves the error conserves the tone") {
     for (const DitherMethod method : dither_methods()) {
         if (method == DitherMethod::threshold || method == DitherMethod::atkinson) continue;
