@@ -60,7 +60,7 @@ int main(int argc, char** argv) {
     else if (const QString sample = sample_job(); !sample.isEmpty() && !crashed)
         window.files().open({sample});
     if (parser.isSet(port))
-        window.machine().connect_to(parser.value(port), parser.value(port));
+        window.keeper().connect_to(parser.value(port));
     else
         window.connect_sample_machine();
     return QApplication::exec();

@@ -46,6 +46,7 @@ class ArtDesk : public QObject {
                     job::Anchor anchor = job::Anchor::middle);
     /// How a motif's art is read, or will be once the reading under way is done.
     art::ReadOptions options_of(job::Id motif) const;
+    void set_machine(const machine::MachineProfile& machine) { machine_ = machine; }
     bool busy() const { return bringing_.running() || rereading_.running(); }
 
     const std::vector<TooLarge>& too_large() const { return too_large_; }

@@ -40,7 +40,8 @@ BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine,
       placing_(placing),
       roles_(roles),
       hand_(document, placing, machine.profile(), roles),
-      stock_hand_(document, placing, machine.profile(), roles) {
+      stock_hand_(document, placing, machine.profile(), roles),
+      head_hand_(machine, roles, nullptr) {
     scene_ = scene();
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
@@ -50,6 +51,8 @@ BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine,
     connect(&plans_, &PlanKeeper::changed, this, &BedView::scene_changed);
     connect(&picture_, &ArtPicture::drawn, this, qOverload<>(&QWidget::update));
     connect(&machine_, &MachineLink::changed, this, qOverload<>(&QWidget::update));
+    connect(&head_hand_, &HeadHand::moved, this, qOverload<>(&QWidget::update));
+    connect(&photo_, &BedPhoto::changed, this, qOverload<>(&QWidget::update));
     connect(&placing_, &PlacingDesk::selection_changed, this, qOverload<>(&QWidget::update));
     connect(&desk_, &BurnDesk::changed, this, [this] {
         placing_.set_held(desk_.burning());
@@ -124,6 +127,10 @@ void BedView::point_at(geometry::Point place) {
 void BedView::hold_stock(bool on) {
     stock_held_ = on;
     update();
+}
+
+void BedView::hold_head(bool on) {
+    head_held_ = on;
 }
 
 void BedView::mark_areas(bool on) {
@@ -225,6 +232,8 @@ void BedView::mousePressEvent(QMouseEvent* event) {
     } else if (pick_place_) {
         const auto take = pick_place_;
         take(camera_.to_bed(event->position()));
+    } else if (head_held_ && head_hand_.press(event->position(), camera_)) {
+        grip_ = Grip::head;
     } else if (stock_held_ && takes_stock(event->position())) {
         grip_ = Grip::stock;
     } else {
@@ -246,6 +255,9 @@ void BedView::mouseMoveEvent(QMouseEvent* event) {
         case Grip::stock:
             stock_hand_.move(event->position(), event->modifiers(), camera_);
             break;
+        case Grip::head:
+            head_hand_.move(event->position(), camera_);
+            break;
         case Grip::stroke:
             stroke_.push_back(camera_.to_bed(event->position()));
             break;
@@ -261,6 +273,7 @@ void BedView::mouseReleaseEvent(QMouseEvent* event) {
     grip_ = Grip::none;
     if (was == Grip::art) hand_.release(event->position(), event->modifiers(), camera_);
     if (was == Grip::stock) stock_hand_.release();
+    if (was == Grip::head) head_hand_.release();
     if (was == Grip::stroke) end_stroke();
     if (!picking()) unsetCursor();
     update();
@@ -308,7 +321,7 @@ void BedView::keyPressEvent(QKeyEvent* event) {
     switch (event->key()) {
         case Qt::Key_Escape:
             if (picking()) return stop_picking();
-            if (hand_.give_up() || stock_hand_.give_up()) return update();
+            if (hand_.give_up() || stock_hand_.give_up() || head_hand_.give_up()) return update();
             return placing_.chosen().empty() ? QWidget::keyPressEvent(event) : placing_.choose({});
         case Qt::Key_P:
             return show_bare_paths(!bare_paths_);
@@ -346,19 +359,29 @@ void BedView::paintEvent(QPaintEvent*) {
     painter.fillRect(rect(), roles_.bench);
     const geometry::Box bed = machine_.profile().bed();
     draw_bed(painter, bed, camera_, roles_);
+    photo_.draw(painter, camera_);
     draw_rulers(painter, bed, camera_, roles_);
-    if (document_.job().stock) draw_stock(painter, *document_.job().stock, camera_, roles_);
+    draw_piece(painter);
     draw_art(painter);
     if (stock_held_) stock_hand_.draw(painter, camera_);
     if (!desk_.burning()) hand_.draw(painter, camera_);
     draw_marked(painter);
     hand_.draw_datum(painter, camera_);
     draw_places(painter);
-    draw_head(painter);
+    head_hand_.draw(painter, camera_);
     draw_pointed(painter);
     draw_marks(painter);
     draw_picking(painter);
     draw_hint(painter);
+}
+
+/// Over a photograph the piece is faint: what is seen there is the real one.
+void BedView::draw_piece(QPainter& painter) const {
+    if (!document_.job().stock) return;
+    constexpr double faint = 0.25;
+    painter.setOpacity(photo_.lies() ? faint : 1);
+    draw_stock(painter, *document_.job().stock, camera_, roles_);
+    painter.setOpacity(1);
 }
 
 ArtScene BedView::scene() const {
@@ -398,18 +421,6 @@ void BedView::draw_art(QPainter& painter) {
     painter.drawImage(0, 0,
                       burned_.up_to(desk_.operations_done(), plan, camera_, size(), devicePixelRatioF(), tones,
                                     machine_.profile().spot));
-}
-
-void BedView::draw_head(QPainter& painter) const {
-    const auto head = machine_.head();
-    if (!head) return;
-    const QPointF at = camera_.to_screen(*head);
-    painter.setPen(QPen(roles_.accent, 2.2, Qt::SolidLine, Qt::RoundCap));
-    for (const QPointF way : {QPointF(1, 1), QPointF(-1, 1), QPointF(1, -1), QPointF(-1, -1)})
-        painter.drawLine(at + way * 9, at + way * 15);
-    painter.setPen(Qt::NoPen);
-    painter.setBrush(roles_.accent);
-    painter.drawEllipse(at, 3, 3);
 }
 
 void BedView::draw_places(QPainter& painter) const {

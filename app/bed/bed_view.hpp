@@ -2,8 +2,10 @@
 #pragma once
 #include "bed/art_layers.hpp"
 #include "bed/art_picture.hpp"
+#include "bed/bed_photo.hpp"
 #include "bed/burn_layer.hpp"
 #include "bed/camera.hpp"
+#include "bed/head_hand.hpp"
 #include "bed/placing_desk.hpp"
 #include "bed/placing_hand.hpp"
 #include "bed/stock_hand.hpp"
@@ -46,6 +48,9 @@ class BedView : public QWidget {
     bool picking() const { return pick_place_ || pick_stroke_; }
     /// The piece of material has handles and can be dragged.
     void hold_stock(bool on);
+    BedPhoto& photo() { return photo_; }
+    /// The head can be dragged while `on`.
+    void hold_head(bool on);
     /// Every path as a thin line with its start and direction.
     void show_bare_paths(bool bare);
     bool bare_paths() const { return bare_paths_; }
@@ -81,7 +86,7 @@ class BedView : public QWidget {
     void scene_changed();
     void draw_scene(QPainter& painter);
     void draw_art(QPainter& painter);
-    void draw_head(QPainter& painter) const;
+    void draw_piece(QPainter& painter) const;
     void draw_places(QPainter& painter) const;
     void draw_marked(QPainter& painter) const;
     void draw_picking(QPainter& painter) const;
@@ -105,8 +110,10 @@ class BedView : public QWidget {
     Highlight highlight_;
     PlacingHand hand_;
     StockHand stock_hand_;
-    bool stock_held_ = false;
-    enum class Grip { none, art, stock, view, stroke } grip_ = Grip::none;
+    HeadHand head_hand_;
+    BedPhoto photo_;
+    bool stock_held_ = false, head_held_ = false;
+    enum class Grip { none, art, stock, head, view, stroke } grip_ = Grip::none;
     std::function<void(const std::vector<geometry::Point>&)> pick_stroke_;
     std::function<void(geometry::Point)> pick_place_;
     QString pick_hint_;

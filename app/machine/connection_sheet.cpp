@@ -1,6 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "machine/connection_sheet.hpp"
 
+#include "machine/controller_sheet.hpp"
+#include "machine/profile_sheet.hpp"
+#include "machine/wire_sheet.hpp"
+
 #include <chalkline/wording/wording.hpp>
 
 #include <QHBoxLayout>
@@ -9,10 +13,10 @@
 
 namespace chalkline::app {
 
-ConnectionSheet::ConnectionSheet(MachineLink& machine, const std::function<void()>& connect_sample,
-                                 PortWatch::Lister list, QWidget* over)
+ConnectionSheet::ConnectionSheet(MachineLink& machine, MachineKeeper& keeper,
+                                 const std::function<void()>& connect_sample, PortWatch::Lister list, QWidget* over)
     : Sheet(tr("Connect a machine"), over),
-      machine_(machine),
+      keeper_(keeper),
       watch_(nullptr, std::move(list)),
       asker_(machine.profile(), nullptr) {
     note_ = add_text(tr("Looking for ports…"), Tone::quiet);
@@ -32,8 +36,8 @@ ConnectionSheet::ConnectionSheet(MachineLink& machine, const std::function<void(
     add_text(tr("Or type a port or address:"), Tone::quiet);
     add_widget(typed);
     add_button(tr("Simulated machine"), ButtonLook::plain, connect_sample);
-    add_button(tr("Connect"), ButtonLook::accent, [&machine, typed] {
-        if (!typed->text().trimmed().isEmpty()) machine.connect_to(typed->text().trimmed(), typed->text().trimmed());
+    add_button(tr("Connect"), ButtonLook::accent, [&keeper, typed] {
+        if (!typed->text().trimmed().isEmpty()) keeper.connect_to(typed->text().trimmed());
     });
     connect(&watch_, &PortWatch::changed, this, &ConnectionSheet::show_ports);
     connect(ask_, &QPushButton::clicked, this, &ConnectionSheet::ask);
@@ -71,7 +75,7 @@ void ConnectionSheet::show_ports() {
         auto* use = make_button(tr("Connect to it"), ButtonLook::plain, box);
         use->setAccessibleName(tr("Connect to %1").arg(path));
         connect(use, &QPushButton::clicked, this, [this, path] {
-            machine_.connect_to(path, path);
+            keeper_.connect_to(path);
             deleteLater();
         });
         line->addWidget(use);
@@ -103,17 +107,20 @@ void ConnectionSheet::ask() {
     show_ports();
 }
 
-void open_connection_sheet(MachineLink& machine, const std::function<void()>& connect_sample,
-                           const std::function<void()>& controller, const std::function<void()>& wire, QWidget* over) {
+void open_connection_sheet(MachineLink& machine, MachineKeeper& keeper, const std::function<void()>& connect_sample,
+                           QWidget* over) {
     if (!machine.connected()) {
-        new ConnectionSheet(machine, connect_sample, ports::list, over);
+        new ConnectionSheet(machine, keeper, connect_sample, ports::list, over);
         return;
     }
     auto* sheet = new Sheet(Sheet::tr("Machine: %1").arg(machine.name()), over);
     sheet->add_row(Sheet::tr("Controller"), QString::fromStdString(machine.snapshot().version));
     if (machine.active()) sheet->add_text(Sheet::tr("It is working. Stop it before you disconnect."), Tone::attention);
-    sheet->add_button(Sheet::tr("Settings…"), ButtonLook::plain, controller);
-    sheet->add_button(Sheet::tr("Wire…"), ButtonLook::plain, wire);
+    sheet->add_button(Sheet::tr("Machine…"), ButtonLook::plain,
+                      [&machine, &keeper, over] { new ProfileSheet(machine, keeper, over); });
+    sheet->add_button(Sheet::tr("Settings…"), ButtonLook::plain,
+                      [&machine, over] { new ControllerSheet(machine, over); });
+    sheet->add_button(Sheet::tr("Wire…"), ButtonLook::plain, [&machine, over] { new WireSheet(machine, over); });
     sheet->add_button(Sheet::tr("Disconnect"), ButtonLook::plain, [&machine] { machine.disconnect_now(); })
         ->setEnabled(!machine.active());
     sheet->add_button(Sheet::tr("Done"), ButtonLook::accent, {});

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "machine/port_watch.hpp"
-#include "session/machine_link.hpp"
+#include "session/machine_keeper.hpp"
 #include "widgets/sheet.hpp"
 
 #include <QCheckBox>
@@ -15,13 +15,13 @@ namespace chalkline::app {
 class ConnectionSheet : public Sheet {
     Q_OBJECT
  public:
-    ConnectionSheet(MachineLink& machine, const std::function<void()>& connect_sample, PortWatch::Lister list,
-                    QWidget* over);
+    ConnectionSheet(MachineLink& machine, MachineKeeper& keeper, const std::function<void()>& connect_sample,
+                    PortWatch::Lister list, QWidget* over);
 
  private:
     void show_ports();
     void ask();
-    MachineLink& machine_;
+    MachineKeeper& keeper_;
     PortWatch watch_;
     PortAsker asker_;
     QWidget* list_;
@@ -31,9 +31,8 @@ class ConnectionSheet : public Sheet {
     std::map<QString, QString> answers_;  ///< by path; kept while ports come and go
 };
 
-/// Connecting, or what can be done with the machine that is connected. `controller` opens its settings and `wire` the
-/// log of the wire.
-void open_connection_sheet(MachineLink& machine, const std::function<void()>& connect_sample,
-                           const std::function<void()>& controller, const std::function<void()>& wire, QWidget* over);
+/// Connecting, or what can be done with the machine that is connected.
+void open_connection_sheet(MachineLink& machine, MachineKeeper& keeper, const std::function<void()>& connect_sample,
+                           QWidget* over);
 
 }  // namespace chalkline::app

@@ -2,8 +2,7 @@
 #include "mainwindow/main_window.hpp"
 
 #include "machine/connection_sheet.hpp"
-#include "machine/controller_sheet.hpp"
-#include "machine/wire_sheet.hpp"
+#include "machine/state_sheet.hpp"
 #include "mainwindow/ready_sheet.hpp"
 #include "proof/proof_view.hpp"
 #include "recipes/recipes_view.hpp"
@@ -46,6 +45,9 @@ WindowOptions with_folders(WindowOptions options) {
     if (options.recipes.isEmpty())
         options.recipes =
             QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation) + "/Chalkline/recipes.db";
+    if (options.machines.isEmpty())
+        options.machines =
+            QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation) + "/Chalkline/machines";
     return options;
 }
 
@@ -56,6 +58,7 @@ MainWindow::MainWindow(const WindowOptions& options)
       roles_(theme::light()),
       plans_(document_, options.profile),
       machine_(options.profile),
+      keeper_(machine_, options_.machines),
       desk_(document_, plans_, machine_),
       placing_(document_, machine_.profile()),
       art_(document_, options.profile, options.surroundings),
@@ -91,7 +94,16 @@ MainWindow::MainWindow(const WindowOptions& options)
     connect(&art_, &ArtDesk::changed, this, &MainWindow::show_line);
     connect(&inbox_, &Inbox::changed, this, &MainWindow::show_line);
     connect(files_, &JobFiles::opened, this, [this] { choose(document_.job().stock ? Mark::steps : Mark::art); });
-    connect(&sample_, &SampleMachine::serving, this, [this](const QString& port) { machine_.connect_to_sample(port); });
+    connect(&sample_, &SampleMachine::serving, this, [this](const QString& port) { keeper_.connect_to_sample(port); });
+    connect(&keeper_, &MachineKeeper::message, this, &MainWindow::show_message);
+    connect(&keeper_, &MachineKeeper::differs, this,
+            [this] { open_difference_sheet(keeper_, views_->currentWidget()); });
+    connect(&machine_, &MachineLink::profile_changed, this, [this] {
+        art_.set_machine(machine_.profile());
+        recipes_.set_machine(machine_.profile());
+        take_recipes();
+        bed_->update();
+    });
     // The simulated machine has no edges anyone could hurt: it finds home by itself and is ready to burn.
     connect(&machine_, &MachineLink::ready, this, [this] {
         const bool locked = machine_.snapshot().state == machine::ControllerState::alarm;
@@ -133,6 +145,7 @@ MainWindow::~MainWindow() {
     document_.disconnect();
     plans_.disconnect();
     machine_.disconnect();
+    keeper_.disconnect();
     desk_.disconnect();
     placing_.disconnect();
     art_.disconnect();
@@ -154,7 +167,8 @@ void MainWindow::build() {
     trays_->setFixedWidth(tray_width);
 
     const TrayContext context{
-        document_, plans_, machine_, desk_, *bed_, placing_, art_, inbox_, recipes_, *options_.surroundings, roles_};
+        document_, plans_, machine_, keeper_, desk_, *bed_, placing_, art_, inbox_, recipes_, *options_.surroundings,
+        roles_};
     auto* art = new ArtTray(context);
     steps_tray_ = new StepsTray(context);
     auto* burn = new BurnTray(context);
@@ -198,11 +212,10 @@ void MainWindow::build() {
     connect(art, &ArtTray::add_files_wanted, files_, &JobFiles::ask_and_open);
     connect(art, &ArtTray::paste_wanted, this, &MainWindow::paste);
     connect(burn, &BurnTray::burn_wanted, this, &MainWindow::ask_to_burn);
-    connect(rail_, &MachineRail::connection_wanted, this, [this] {
-        QWidget* over = views_->currentWidget();
-        open_connection_sheet(
-            machine_, [this] { connect_sample_machine(); }, [this, over] { new ControllerSheet(machine_, over); },
-            [this, over] { new WireSheet(machine_, over); }, over);
+    connect(rail_, &MachineRail::connection_wanted, this, &MainWindow::open_connection);
+    connect(rail_, &MachineRail::explanation_wanted, this, [this] {
+        open_state_sheet(
+            machine_, document_.job(), [this] { open_connection(); }, views_->currentWidget());
     });
     connect(steps_tray_, &StepsTray::refused, this,
             [this](const Error& error) { show_message(wording::describe(error)); });
@@ -261,6 +274,7 @@ void MainWindow::choose(Mark mark) {
     line_->choose(mark);
     trays_->setCurrentIndex(static_cast<int>(mark));
     bed_->hold_stock(mark == Mark::stock);
+    bed_->hold_head(mark == Mark::frame);
 }
 
 void MainWindow::show_line() {
@@ -296,7 +310,12 @@ void MainWindow::take_data(const QMimeData* dropped) {
 }
 
 void MainWindow::ask_to_burn() {
-    open_ready_sheet(document_.job(), plans_, desk_, bed_);
+    open_ready_sheet(document_.job(), plans_, desk_, machine_.profile(), bed_);
+}
+
+void MainWindow::open_connection() {
+    open_connection_sheet(
+        machine_, keeper_, [this] { connect_sample_machine(); }, views_->currentWidget());
 }
 
 void MainWindow::connect_sample_machine() {

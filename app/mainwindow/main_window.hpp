@@ -12,6 +12,7 @@
 #include "rail/machine_rail.hpp"
 #include "recipes/recipe_desk.hpp"
 #include "session/burn_desk.hpp"
+#include "session/machine_keeper.hpp"
 #include "session/machine_link.hpp"
 #include "theme/theme.hpp"
 #include "trays/steps/steps_tray.hpp"
@@ -31,6 +32,7 @@ struct WindowOptions {
     std::shared_ptr<const Surroundings> surroundings = std::make_shared<const Surroundings>();
     QString recipes;                ///< file of the recipes; empty: in the user's data folder
     QString recovery_folder;        ///< where unsaved changes are kept; empty: in the user's data folder
+    QString machines;               ///< folder of the machine profiles; empty: in the user's data folder
     QString simulator_speed = "1";  ///< virtual seconds a second of the simulated machine, or "max"
 };
 
@@ -44,6 +46,7 @@ class MainWindow : public QWidget {
 
     JobDocument& document() { return document_; }
     MachineLink& machine() { return machine_; }
+    MachineKeeper& keeper() { return keeper_; }
     BurnDesk& desk() { return desk_; }
     PlanKeeper& plans() { return plans_; }
     BedView& bed() { return *bed_; }
@@ -77,6 +80,7 @@ class MainWindow : public QWidget {
     void paste();
     void take_data(const QMimeData* dropped);
     void ask_to_burn();
+    void open_connection();
     void take_recipes();
     bool escape_pressed();
 
@@ -85,6 +89,7 @@ class MainWindow : public QWidget {
     JobDocument document_;
     PlanKeeper plans_;
     MachineLink machine_;
+    MachineKeeper keeper_;
     BurnDesk desk_;
     PlacingDesk placing_;
     ArtDesk art_;

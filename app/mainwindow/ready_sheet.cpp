@@ -6,7 +6,49 @@
 #include <chalkline/wording/wording.hpp>
 
 namespace chalkline::app {
-void open_ready_sheet(const job::Job& job, const PlanKeeper& plans, BurnDesk& desk, QWidget* over) {
+namespace {
+
+QString focus_words(const job::Job& job, const BurnDesk& desk, const machine::MachineProfile& machine) {
+    const auto length = [](double mm) { return QString::fromStdString(format_length(Length::mm(mm), LengthUnit::mm)); };
+    QString words = job.stock ? Sheet::tr("for %1, %2")
+                                    .arg(QString::fromStdString(job.stock->material), length(job.stock->thickness.mm()))
+                              : Sheet::tr("for a piece of unknown thickness");
+    if (desk.focused() == true) return Sheet::tr("set %1").arg(words);
+    words += desk.focused() == false ? Sheet::tr("; it was set for another thickness")
+                                     : Sheet::tr("; nobody said that it is set");
+    if (machine.focus.height > 0) words += Sheet::tr(" (%1 gauge)").arg(length(machine.focus.height));
+    return words;
+}
+
+QString frame_words(const BurnDesk& desk) {
+    if (!desk.framed_at()) return Sheet::tr("not framed: nobody has seen where it lands");
+    const QString at = desk.framed_at()->toString("hh:mm");
+    if (desk.stayed() == true) return Sheet::tr("framed at %1, it stayed on the piece").arg(at);
+    if (desk.stayed() == false) return Sheet::tr("framed, and it left the piece");
+    return Sheet::tr("framed at %1; nobody said that it stayed on the piece").arg(at);
+}
+
+QString check_words(const BurnDesk& desk) {
+    QStringList open;
+    for (const auto& check : desk.checks()) {
+        open << wording::describe(check).what;
+        if (!check.overridden.empty())
+            open.back() += Sheet::tr(" (overridden: %1)").arg(QString::fromStdString(check.overridden));
+    }
+    return open.isEmpty() ? Sheet::tr("all pass") : open.join("; ");
+}
+
+QString checklist_words(const machine::MachineProfile& machine) {
+    QString words;
+    for (const std::string& line : machine.checklist)
+        words += QString::fromStdString(line) + "?  ";
+    return words + Sheet::tr("Stay with the machine while it burns.");
+}
+
+}  // namespace
+
+void open_ready_sheet(const job::Job& job, const PlanKeeper& plans, BurnDesk& desk,
+                      const machine::MachineProfile& machine, QWidget* over) {
     if (desk.obstacle() || !plans.planned().plan) return;
     const Planned& planned = plans.planned();
     QStringList kinds;
@@ -19,28 +61,14 @@ void open_ready_sheet(const job::Job& job, const PlanKeeper& plans, BurnDesk& de
                                               ? Sheet::tr("one step; the rest of the job is not burned")
                                               : Sheet::tr("the chosen art; the rest of the job is not burned"));
     sheet->add_row(Sheet::tr("How long"), Sheet::tr("about %1").arg(wording::duration(planned.plan->total)));
-    if (job.stock)
-        sheet->add_row(Sheet::tr("Focus"),
-                       Sheet::tr("for %1, %2")
-                           .arg(QString::fromStdString(job.stock->material),
-                                QString::fromStdString(format_length(job.stock->thickness, LengthUnit::mm))));
-    sheet->add_row(Sheet::tr("Frame"),
-                   !desk.framed_at() ? Sheet::tr("not framed: nobody has seen where it lands")
-                   : desk.stayed().value_or(false)
-                       ? Sheet::tr("framed at %1, it stayed on the piece").arg(desk.framed_at()->toString("hh:mm"))
-                   : desk.stayed() ? Sheet::tr("framed, and it left the piece")
-                                   : Sheet::tr("framed at %1; nobody said that it stayed on the piece")
-                                         .arg(desk.framed_at()->toString("hh:mm")));
-    QStringList open;
-    for (const auto& check : desk.checks()) {
-        open << wording::describe(check).what;
-        if (!check.overridden.empty())
-            open.back() += Sheet::tr(" (overridden: %1)").arg(QString::fromStdString(check.overridden));
-    }
-    sheet->add_row(Sheet::tr("Checks"), open.isEmpty() ? Sheet::tr("all pass") : open.join("; "));
-    sheet->add_text(Sheet::tr("Lid shut, extraction and air on, beam switch on? Stay with the machine while it burns."),
-                    Tone::attention);
+    sheet->add_row(Sheet::tr("Focus"), focus_words(job, desk, machine));
+    sheet->add_row(Sheet::tr("Frame"), frame_words(desk));
+    sheet->add_row(Sheet::tr("Checks"), check_words(desk));
+    sheet->add_text(checklist_words(machine), Tone::attention);
     sheet->add_button(Sheet::tr("Not yet"), ButtonLook::plain, {});
+    if (machine.start_button)
+        sheet->add_button(Sheet::tr("Wait for its start button"), ButtonLook::plain,
+                          [&desk] { desk.wait_for_start(BurnDesk::OnStart::burn); });
     sheet->add_button(Sheet::tr("Burn"), ButtonLook::accent, [&desk] { desk.burn(); });
     sheet->open();
 }

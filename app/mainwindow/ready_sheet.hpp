@@ -9,6 +9,7 @@ namespace chalkline::app {
 
 /// Says once more what will happen, how long it takes and what is open, and burns on Return. Does nothing while the job
 /// may not be burned.
-void open_ready_sheet(const job::Job& job, const PlanKeeper& plans, BurnDesk& desk, QWidget* over);
+void open_ready_sheet(const job::Job& job, const PlanKeeper& plans, BurnDesk& desk,
+                      const machine::MachineProfile& machine, QWidget* over);
 
 }  // namespace chalkline::app

@@ -26,9 +26,8 @@ MachineRail::MachineRail(MachineLink& machine, const theme::Roles& roles, QWidge
     row->setContentsMargins(dot_centre + 14, 0, 14, 0);
     row->setSpacing(10);
     const QString colour = "color: " + roles.rail_text.name() + "; background: transparent;";
-    state_ = new QLabel(this);
-    state_->setStyleSheet(colour + "font-weight: 600;");
-    state_->setAccessibleName(tr("State of the machine"));
+    state_ = make_button({}, ButtonLook::top, this);
+    state_->setToolTip(tr("What this means and what can be done"));
     place_ = new QLabel(this);
     place_->setFont(theme::mono(theme::normal));
     place_->setStyleSheet(colour);
@@ -56,6 +55,7 @@ MachineRail::MachineRail(MachineLink& machine, const theme::Roles& roles, QWidge
                 tr("Stop at once, beam off (Esc twice). It does not replace the machine's own emergency switch."),
                 &MachineLink::stop);
     connect(machine_button_, &QPushButton::clicked, this, &MachineRail::connection_wanted);
+    connect(state_, &QPushButton::clicked, this, &MachineRail::explanation_wanted);
     connect(&machine_, &MachineLink::changed, this, &MachineRail::follow);
     follow();
 }
@@ -65,10 +65,12 @@ void MachineRail::follow() {
     using machine::ControllerState;
     const auto& now = machine_.snapshot();
     state_->setText(wording::state(now));
+    state_->setAccessibleName(tr("State of the machine: %1").arg(wording::state(now)));
     const auto figure = [&](double value) { return QString("%1").arg(value, 0, 'f', 2); };
     const bool known = now.connected && now.position && now.position_sure;
-    place_->setText(known ? tr("X %1  Y %2 mm").arg(figure(now.position->x), figure(now.position->y))
-                          : tr("X —  Y — mm"));
+    place_->setText(!known ? tr("X —  Y — mm")
+                           : (now.placed_by_hand ? tr("X %1  Y %2 mm, set by hand") : tr("X %1  Y %2 mm"))
+                                 .arg(figure(now.position->x), figure(now.position->y)));
     const QString profile = QString::fromStdString(machine_.profile().name);
     machine_button_->setText(now.connected ? tr("%1 · %2").arg(profile, machine_.name())
                                            : tr("%1 · connect…").arg(profile));

@@ -17,6 +17,8 @@ class MachineRail : public QWidget {
 
  Q_SIGNALS:
     void connection_wanted();
+    /// What the state means.
+    void explanation_wanted();
 
  protected:
     void paintEvent(QPaintEvent*) override;
@@ -29,7 +31,8 @@ class MachineRail : public QWidget {
     void end_moving();
     MachineLink& machine_;
     const theme::Roles& roles_;
-    QLabel *state_, *place_;
+    QPushButton* state_;
+    QLabel* place_;
     QPushButton *machine_button_, *unlock_, *home_, *hold_, *resume_, *stop_;
     int moving_ = 0;  ///< the key that is held and moves the head; 0: none
 };

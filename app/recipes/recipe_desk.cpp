@@ -72,6 +72,12 @@ RecipeDesk::RecipeDesk(const QString& file, const machine::MachineProfile& machi
     watch_.start(watch_interval);
 }
 
+void RecipeDesk::set_machine(const machine::MachineProfile& machine) {
+    machine_ = {machine.name, machine.beam};
+    top_speed_ = machine.top_speed();
+    Q_EMIT changed();
+}
+
 void RecipeDesk::open(const QString& file) {
     auto opened = recipes::Store::open(file.toStdString(), today());
     if (!opened) {

@@ -34,6 +34,7 @@ class RecipeDesk : public QObject {
     const std::vector<recipes::Care>& care() const { return care_; }
     const recipes::KeeperRules& rules() const { return rules_; }
     recipes::MachineTag machine() const { return machine_; }
+    void set_machine(const machine::MachineProfile& machine);
     Speed top_speed() const { return top_speed_; }
     QUndoStack& history() { return history_; }
 

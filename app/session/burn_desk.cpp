@@ -2,6 +2,7 @@
 #include "session/burn_desk.hpp"
 
 #include <algorithm>
+#include <cmath>
 
 namespace chalkline::app {
 namespace {
@@ -26,6 +27,7 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     connect(&plans_, &PlanKeeper::changed, this, &BurnDesk::changed);
     connect(&machine_, &MachineLink::changed, this, &BurnDesk::follow);
     connect(&machine_, &MachineLink::finished, this, &BurnDesk::finish);
+    connect(&machine_, &MachineLink::start_pressed, this, &BurnDesk::start_pressed);
     connect(&machine_, &MachineLink::failed, this, [this](machine::Activity, const Error& error) {
         if (!machine_.connected()) framed_at_.reset();
         say(wording::describe(error));
@@ -87,6 +89,7 @@ std::optional<wording::Message> BurnDesk::obstacle() const {
     if (now.state == ControllerState::alarm) return because(machine::error::locked);
     if (now.activity != machine::Activity::none || now.state != ControllerState::idle)
         return because(machine::error::busy);
+    if (!now.position_sure) return because(machine::error::position_unknown);
     return {};
 }
 
@@ -129,6 +132,36 @@ void BurnDesk::answer_frame(bool stayed) {
     Q_EMIT changed();
 }
 
+double BurnDesk::thickness() const {
+    const auto& stock = document_.job().stock;
+    return stock ? stock->thickness.mm() : 0;
+}
+
+void BurnDesk::note_focused() {
+    focused_for_ = thickness();
+    Q_EMIT changed();
+}
+
+std::optional<bool> BurnDesk::focused() const {
+    if (!focused_for_) return {};
+    return std::abs(focus_off_by()) < 0.005;
+}
+
+double BurnDesk::focus_off_by() const {
+    return focused_for_ ? thickness() - *focused_for_ : 0;
+}
+
+void BurnDesk::wait_for_start(OnStart what) {
+    on_start_ = what;
+    Q_EMIT changed();
+}
+
+void BurnDesk::start_pressed() {
+    const OnStart what = std::exchange(on_start_, OnStart::nothing);
+    if (what == OnStart::frame) frame();
+    if (what == OnStart::burn) burn();
+}
+
 void BurnDesk::burn() {
     if (const auto why = obstacle()) {
         say(wording::describe(Error{std::string(unchecked), {{"reason", why->what.toStdString()}}, {}, 0}));
@@ -156,7 +189,9 @@ void BurnDesk::follow() {
     const auto& now = machine_.snapshot();
     if (now.activity == machine::Activity::burning && now.operation >= 0)
         done_ = static_cast<std::size_t>(now.operation) + 1;
-    if (!now.connected) framed_at_.reset();
+    // A frame was seen at a place: nobody knows that place any more.
+    if (!machine_.head() && framed_at_) forget_frame();
+    if (!now.connected) on_start_ = OnStart::nothing;
     Q_EMIT changed();
 }
 

@@ -33,6 +33,18 @@ class BurnDesk : public QObject {
     /// Whether the last frame stayed on the piece, as somebody who watched it says; nothing before that.
     std::optional<bool> stayed() const { return framed_at_ ? stayed_ : std::nullopt; }
     void answer_frame(bool stayed);
+    /// The maker says that the beam is focused for the piece as it is.
+    void note_focused();
+    /// Whether that was said and still holds; nothing: it was never said.
+    std::optional<bool> focused() const;
+    /// How much higher the piece is now than when it was focused, mm.
+    double focus_off_by() const;
+
+    /// What begins when the machine's own start button is pressed.
+    enum class OnStart { nothing, frame, burn };
+    void wait_for_start(OnStart what);
+    OnStart waiting_for_start() const { return on_start_; }
+
     /// Sends the program that the keeper holds. Does nothing but say why while it may not be sent.
     void burn();
     /// Why burning cannot start now; nothing when it can.
@@ -65,6 +77,8 @@ class BurnDesk : public QObject {
     void ride(std::optional<std::size_t> side);
     void forget_frame();
     void forget_last_burn();
+    void start_pressed();
+    double thickness() const;
     static wording::Message still_planning();
     void say(const wording::Message& message);
     void follow();
@@ -76,6 +90,8 @@ class BurnDesk : public QObject {
     std::optional<QDateTime> framed_at_, burned_at_;
     Framing framing_;
     std::optional<bool> stayed_;
+    std::optional<double> focused_for_;  ///< thickness of the piece then, mm
+    OnStart on_start_ = OnStart::nothing;
     std::size_t next_side_ = 0;
     bool one_side_ = false;       ///< the ride under way goes along one side only
     bool framed_before_ = false;  ///< it was framed, and changed since

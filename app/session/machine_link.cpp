@@ -54,6 +54,14 @@ void MachineLink::connect_to_sample(const QString& port) {
     sample_ = true;
 }
 
+void MachineLink::set_profile(const machine::MachineProfile& profile) {
+    if (profile == profile_) return;
+    profile_ = profile;
+    request([profile](machine::Session& s) { return s.set_profile(profile); });
+    Q_EMIT profile_changed();
+    Q_EMIT changed();
+}
+
 void MachineLink::disconnect_now() {
     ++connection_;
     runner_.reset();
@@ -94,6 +102,12 @@ void MachineLink::move_focus(double by) {
 }
 void MachineLink::pulse(Power power, Duration time) {
     request([power, time](machine::Session& s) { return s.pulse(power, time); });
+}
+void MachineLink::probe() {
+    request([](machine::Session& s) { return s.probe(); });
+}
+void MachineLink::stands_at(geometry::Point place) {
+    request([place](machine::Session& s) { return s.stands_at(place); });
 }
 void MachineLink::release_motors() {
     request([](machine::Session& s) { return s.release_motors(); });
@@ -143,12 +157,15 @@ void MachineLink::take(std::vector<machine::Event> events) {
     namespace event = machine::event;
     QStringList lines;
     bool moved = false;
+    const bool was_pressed = snapshot_.pins.find('S') != std::string::npos;
+    bool pressed = false;
     for (const machine::Event& happened : events) {
         if (const auto* e = std::get_if<event::Wire>(&happened)) {
             lines << (e->sent ? "> " : "< ") + QString::fromStdString(e->text);
         } else if (const auto* c = std::get_if<event::Changed>(&happened)) {
             snapshot_ = c->now;
             moved = true;
+            pressed = pressed || snapshot_.pins.find('S') != std::string::npos;
         }
     }
     wire_log_ += lines;
@@ -156,6 +173,7 @@ void MachineLink::take(std::vector<machine::Event> events) {
     if (wire_log_.size() > most_lines) wire_log_.remove(0, wire_log_.size() - most_lines);
     if (!lines.isEmpty()) Q_EMIT wire(lines);
     if (moved) Q_EMIT changed();
+    if (pressed && !was_pressed) Q_EMIT start_pressed();
     for (const machine::Event& happened : events) {
         if (std::holds_alternative<event::Ready>(happened)) Q_EMIT ready();
         if (const auto* e = std::get_if<event::Finished>(&happened)) Q_EMIT finished(e->activity);

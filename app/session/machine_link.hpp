@@ -21,6 +21,8 @@ class MachineLink : public QObject {
     ~MachineLink() override;
 
     const machine::MachineProfile& profile() const { return profile_; }
+    /// Other figures from now on, for the controller that is connected too.
+    void set_profile(const machine::MachineProfile& profile);
     const machine::Snapshot& snapshot() const { return snapshot_; }
     /// Where the head is on the bed, as long as that is sure.
     std::optional<geometry::Point> head() const;
@@ -51,6 +53,9 @@ class MachineLink : public QObject {
     void cancel_jog();
     void move_focus(double by);
     void pulse(Power power, Duration time);
+    void probe();
+    /// The maker says where the head stands.
+    void stands_at(geometry::Point place);
     void release_motors();
     void wake();
     void write_setting(int number, double value);
@@ -66,6 +71,9 @@ class MachineLink : public QObject {
 
  Q_SIGNALS:
     void changed();
+    void profile_changed();
+    /// The machine's own start button went down.
+    void start_pressed();
     void ready();
     void finished(chalkline::machine::Activity activity);
     void stopped(chalkline::machine::Activity activity, bool position_sure, bool beam_off);

@@ -53,6 +53,10 @@ BurnTray::BurnTray(const TrayContext& context, QWidget* parent) : QWidget(parent
     burn_->setToolTip(tr("Ctrl+Return"));
     connect(burn_, &QPushButton::clicked, this, &BurnTray::burn_wanted);
     all->addWidget(burn_, 0, Qt::AlignLeft);
+    stop_waiting_ = make_button(tr("Wait no longer"), ButtonLook::plain, this);
+    connect(stop_waiting_, &QPushButton::clicked, this,
+            [this] { context_.desk.wait_for_start(BurnDesk::OnStart::nothing); });
+    all->addWidget(stop_waiting_, 0, Qt::AlignLeft);
     facts_ = make_label({}, Tone::quiet, this);
     all->addWidget(facts_);
     all->addWidget(new ChecksPanel(context, this));
@@ -141,6 +145,9 @@ void BurnTray::follow() {
     if (now.silent_for > 0)
         facts = tr("The machine has not answered for %1 s. Its switch is the sure way to stop it.")
                     .arg(static_cast<int>(now.silent_for));
+    const bool waiting = desk.waiting_for_start() == BurnDesk::OnStart::burn;
+    stop_waiting_->setVisible(waiting);
+    if (waiting) facts = tr("It burns when the machine's own start button is pressed.");
     facts_->setText(facts);
     facts_->setVisible(!facts.isEmpty());
 }

@@ -27,7 +27,7 @@ class BurnTray : public QWidget {
     QComboBox* only_;
     QLabel *heading_, *time_, *under_, *trouble_, *facts_;
     TimeRibbon* ribbon_;
-    QPushButton* burn_;
+    QPushButton *burn_, *stop_waiting_;
 };
 
 }  // namespace chalkline::app

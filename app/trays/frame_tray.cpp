@@ -1,8 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/frame_tray.hpp"
 
+#include "trays/focus_panel.hpp"
 #include "trays/move_panel.hpp"
+#include "trays/pointer_panel.hpp"
 #include "widgets/controls.hpp"
+
+#include <chalkline/wording/machine_words.hpp>
 
 #include <QHBoxLayout>
 #include <QVBoxLayout>
@@ -59,7 +63,14 @@ FrameTray::FrameTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     add_answer(tr("It did not"), false);
     asked->addStretch(1);
     all->addWidget(question_);
+    start_ = new QCheckBox(tr("Begin when the machine's start button is pressed"), this);
+    all->addWidget(start_);
+    connect(start_, &QCheckBox::clicked, this, [this](bool on) {
+        context_.desk.wait_for_start(on ? BurnDesk::OnStart::frame : BurnDesk::OnStart::nothing);
+    });
     all->addWidget(new MovePanel(context_, this));
+    all->addWidget(new FocusPanel(context_, this));
+    all->addWidget(new PointerPanel(context_, this));
     all->addStretch(1);
     connect(frame_, &QPushButton::clicked, &context_.desk, &BurnDesk::frame);
     connect(side_, &QPushButton::clicked, &context_.desk, &BurnDesk::frame_side);
@@ -83,14 +94,14 @@ void FrameTray::follow() {
     const machine::MachineProfile& profile = context_.machine.profile();
     dot_->setEnabled(planning::faint_power(profile) > Power());
     pointer_->setVisible(profile.has_pointer());
+    start_->setVisible(profile.start_button);
+    start_->setChecked(context_.desk.waiting_for_start() == BurnDesk::OnStart::frame);
     QString text;
     const auto stayed = context_.desk.stayed();
     if (!now.connected)
         text = tr("Connect a machine first: its name in the rail below.");
-    else if (now.state == machine::ControllerState::alarm)
-        text =
-            tr("The controller is locked: it does not know where the head is. Find home, or unlock if the head is "
-               "clear of the edges.");
+    else if (now.activity == machine::Activity::none && !(free && now.position_sure))
+        text = wording::explain(now).whole();
     else if (now.activity == machine::Activity::framing)
         text = tr("Framing…");
     else if (const auto at = context_.desk.framed_at(); at && stayed && *stayed)

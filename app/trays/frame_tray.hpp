@@ -23,7 +23,7 @@ class FrameTray : public QWidget {
     TrayContext context_;
     QPushButton *frame_, *side_;
     QComboBox* way_;
-    QCheckBox *dot_, *pointer_, *again_;
+    QCheckBox *dot_, *pointer_, *again_, *start_;
     QLabel* text_;
     QWidget* question_;
 };

@@ -50,9 +50,12 @@ MarkingPanel::MarkingPanel(const TrayContext& context, QWidget* parent) : QWidge
     with_art_->setChecked(true);
     fold->body()->addWidget(with_art_);
     pointer_ = new QCheckBox(tr("I look at the pointer's dot"), fold);
-    pointer_->setVisible(context_.machine.profile().has_pointer());
     pointer_->setChecked(context_.machine.profile().has_pointer());
     fold->body()->addWidget(pointer_);
+    // With one hand on the machine its own button marks too, while this lies open.
+    connect(&context_.machine, &MachineLink::start_pressed, this, [this, fold] {
+        if (fold->is_open() && isVisible() && mark_->isEnabled()) mark();
+    });
     connect(mark_, &QPushButton::clicked, this, &MarkingPanel::mark);
     connect(again_, &QPushButton::clicked, this, &MarkingPanel::begin_again);
     connect(by_, &QComboBox::activated, this, &MarkingPanel::begin_again);
@@ -72,7 +75,9 @@ void MarkingPanel::mark() {
     const auto head = context_.machine.head();
     if (!head) return;
     if (marks_.size() >= static_cast<std::size_t>(job::marks_needed(by()))) marks_.clear();
-    marks_.push_back(pointer_->isChecked() ? *head + context_.machine.profile().pointer : *head);
+    marks_.push_back(pointer_->isChecked() && context_.machine.profile().has_pointer()
+                         ? *head + context_.machine.profile().pointer
+                         : *head);
     context_.bed.show_marks(marks_);
     done_.clear();
     if (marks_.size() == static_cast<std::size_t>(job::marks_needed(by()))) {
@@ -98,6 +103,12 @@ void MarkingPanel::mark() {
 
 void MarkingPanel::follow() {
     const auto& now = context_.machine.snapshot();
+    pointer_->setVisible(context_.machine.profile().has_pointer());
+    if (!context_.machine.head() && !marks_.empty() && done_.isEmpty()) {
+        // Marks counted from a place that nobody knows any more are worth nothing.
+        marks_.clear();
+        context_.bed.show_marks({});
+    }
     const bool known = context_.machine.head().has_value() && now.activity == machine::Activity::none;
     const int needed = job::marks_needed(by());
     const bool all = static_cast<int>(marks_.size()) == needed;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/move_panel.hpp"
 
+#include "machine/state_sheet.hpp"
 #include "trays/jog_strip.hpp"
 #include "widgets/fold.hpp"
 
@@ -38,14 +39,15 @@ MovePanel::MovePanel(const TrayContext& context, QWidget* parent) : QWidget(pare
             machine.jog({0, by});
         },
         this));
-    if (machine.profile().z_axis)
-        all->addWidget(new JogStrip(
-            tr("Focus"), machine, [&machine](double by) { machine.move_focus(by); }, this));
+    focus_ = new JogStrip(
+        tr("Focus"), machine, [&machine](double by) { machine.move_focus(by); }, this);
+    all->addWidget(focus_);
     all->addWidget(make_label(tr("Hold Shift and an arrow key, with the rail clicked, to move as long as it is held."),
                               Tone::quiet, this));
     build_places(all);
     build_more(all);
     connect(&context_.machine, &MachineLink::changed, this, &MovePanel::follow);
+    connect(&context_.machine, &MachineLink::profile_changed, this, &MovePanel::offer_places);
     connect(&context_.document, &JobDocument::changed, this, &MovePanel::offer_places);
     offer_places();
     follow();
@@ -63,7 +65,7 @@ void MovePanel::build_places(QVBoxLayout* all) {
     all->addLayout(named);
     connect(go, &QPushButton::clicked, this, [this] {
         const auto index = static_cast<std::size_t>(std::max(places_->currentIndex(), 0));
-        if (index < offered_.size()) context_.machine.go_to(offered_[index]);
+        if (index < offered_.size()) context_.machine.go_to(offered_[index].place);
     });
     auto* typed = new QHBoxLayout;
     x_ = make_length_field(tr("Go to X"), this);
@@ -88,10 +90,26 @@ void MovePanel::build_places(QVBoxLayout* all) {
             context_.machine.go_to(place);
         });
     });
-    when_known_.insert(when_known_.end(), {go, send, click});
+    auto* kept = new QHBoxLayout;
+    place_name_ = new QLineEdit(this);
+    place_name_->setPlaceholderText(tr("name for the head's place"));
+    place_name_->setAccessibleName(tr("Name for the head's place"));
+    auto* keep = make_button(tr("Keep place"), ButtonLook::plain, this);
+    keep->setToolTip(tr("A jig or a stop of this machine: offered above for every job"));
+    kept->addWidget(place_name_, 1);
+    kept->addWidget(keep);
+    all->addLayout(kept);
+    connect(keep, &QPushButton::clicked, this, &MovePanel::keep_place);
+    connect(place_name_, &QLineEdit::returnPressed, this, &MovePanel::keep_place);
+    when_known_.insert(when_known_.end(), {go, send, click, keep});
     unknown_ =
         make_label(tr("Where the head is nobody knows, so no limit can be kept: watch it."), Tone::attention, this);
     all->addWidget(unknown_);
+    where_ = make_button(tr("Say where it stands…"), ButtonLook::plain, this);
+    where_->setToolTip(tr("For machines without home switches, and heads pushed by hand"));
+    all->addWidget(where_, 0, Qt::AlignLeft);
+    connect(where_, &QPushButton::clicked, this,
+            [this] { open_where_sheet(context_.machine, context_.document.job(), &context_.bed); });
 }
 
 void MovePanel::build_more(QVBoxLayout* all) {
@@ -118,37 +136,27 @@ void MovePanel::build_more(QVBoxLayout* all) {
     });
 }
 
-/// The corners of the piece and of the job, the datum, and the job's marked places.
 void MovePanel::offer_places() {
-    const job::Job& job = context_.document.job();
     const QString chosen = places_->currentText();
     places_->clear();
-    offered_.clear();
-    const auto offer = [&](const QString& name, geometry::Point place) {
-        places_->addItem(name);
-        offered_.push_back(place);
-    };
-    if (const auto datum = job::datum_place(job)) offer(tr("the datum"), *datum);
-    if (job.stock) {
-        const auto corner = [&](double x, double y) {
-            return job.stock->place()({x * job.stock->width, y * job.stock->height});
-        };
-        offer(tr("piece, near left"), corner(0, 0));
-        offer(tr("piece, near right"), corner(1, 0));
-        offer(tr("piece, far right"), corner(1, 1));
-        offer(tr("piece, far left"), corner(0, 1));
-        offer(tr("piece, middle"), job.stock->middle());
-    }
-    if (const geometry::Box box = job::bounds(job); !box.empty()) {
-        offer(tr("job, near left"), {box.left, box.bottom});
-        offer(tr("job, far right"), {box.right, box.top});
-    }
-    for (const job::MarkedPlace& marked : job.marked)
-        offer(QString::fromStdString(marked.name), marked.place);
-    const machine::MachineProfile& machine = context_.machine.profile();
-    offer(tr("bed, near left"), {0, 0});
-    offer(tr("bed, far right"), {machine.width, machine.depth});
+    offered_ = known_places(context_.document.job(), context_.machine.profile());
+    for (const KnownPlace& known : offered_)
+        places_->addItem(known.name);
     places_->setCurrentIndex(std::max(0, places_->findText(chosen)));
+    focus_->setVisible(context_.machine.profile().z_axis);
+}
+
+/// The head's place gets a name that stays with the machine; the same name again moves the place.
+void MovePanel::keep_place() {
+    const auto head = context_.machine.head();
+    const std::string name = place_name_->text().trimmed().toStdString();
+    if (!head || name.empty()) return;
+    machine::MachineProfile profile = context_.machine.profile();
+    std::erase_if(profile.places, [&](const machine::NamedPlace& place) { return place.name == name; });
+    profile.places.push_back({name, *head});
+    context_.keeper.keep(profile);
+    place_name_->clear();
+    places_->setCurrentIndex(places_->findText(QString::fromStdString(name)));
 }
 
 void MovePanel::follow() {
@@ -161,6 +169,7 @@ void MovePanel::follow() {
     release_->setEnabled(free || asleep);
     release_->setText(asleep ? tr("Wake the controller") : tr("Let the motors go"));
     unknown_->setVisible(free && !now.position_sure);
+    where_->setVisible(free && (!now.position_sure || now.placed_by_hand));
 }
 
 }  // namespace chalkline::app

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "machine/known_places.hpp"
 #include "trays/tray_context.hpp"
 #include "widgets/controls.hpp"
 
@@ -24,12 +25,16 @@ class MovePanel : public QWidget {
     void build_places(QVBoxLayout* all);
     void build_more(QVBoxLayout* all);
     void offer_places();
+    void keep_place();
     void follow();
 
     TrayContext context_;
     std::vector<QWidget*> when_known_;  ///< usable while the machine is free and the head's place is known
     QComboBox* places_ = nullptr;
-    std::vector<geometry::Point> offered_;
+    std::vector<KnownPlace> offered_;
+    QLineEdit* place_name_ = nullptr;
+    QWidget* focus_ = nullptr;
+    QPushButton* where_ = nullptr;
     ValueField *x_ = nullptr, *y_ = nullptr;
     QPushButton *release_ = nullptr, *pulse_ = nullptr;
     QTimer pulsing_;

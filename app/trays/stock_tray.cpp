@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/stock_tray.hpp"
 
+#include "bed/photo_sheet.hpp"
 #include "trays/marked_places.hpp"
 #include "trays/marking_panel.hpp"
 
@@ -85,6 +86,12 @@ StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     grid->addLayout(row, 10, 0, 1, 3);
     all->addWidget(new MarkingPanel(context, this));
     all->addWidget(new MarkedPlaces(context, this));
+    auto* photo = make_button(tr("Photograph of the bed…"), ButtonLook::plain, this);
+    photo->setToolTip(tr("Lies under the grid, seen from straight above, so that art can be put on what lies there"));
+    connect(photo, &QPushButton::clicked, this, [this] {
+        new PhotoSheet(context_.bed.photo(), context_.machine.profile().bed(), context_.roles, &context_.bed);
+    });
+    all->addWidget(photo, 0, Qt::AlignLeft);
     all->addStretch(1);
 
     for (ValueField* field : {thickness_, width_, height_, x_, y_, angle_})

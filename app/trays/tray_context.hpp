@@ -7,6 +7,7 @@
 #include "document/plan_keeper.hpp"
 #include "recipes/recipe_desk.hpp"
 #include "session/burn_desk.hpp"
+#include "session/machine_keeper.hpp"
 #include "session/machine_link.hpp"
 #include "theme/theme.hpp"
 #include "widgets/time_ribbon.hpp"
@@ -18,6 +19,7 @@ struct TrayContext {
     JobDocument& document;
     PlanKeeper& plans;
     MachineLink& machine;
+    MachineKeeper& keeper;
     BurnDesk& desk;
     BedView& bed;
     PlacingDesk& placing;

@@ -54,12 +54,17 @@ void Sheet::add_widget(QWidget* widget) {
 }
 
 QPushButton* Sheet::add_button(const QString& text, ButtonLook look, std::function<void()> action) {
-    auto* button = make_button(text, look, this);
-    connect(button, &QPushButton::clicked, this, [this, action = std::move(action)] {
+    auto* button = add_staying_button(text, look, [this, action = std::move(action)] {
         put_away();
         if (action) action();
     });
     if (look == ButtonLook::accent && !main_) main_ = button;
+    return button;
+}
+
+QPushButton* Sheet::add_staying_button(const QString& text, ButtonLook look, std::function<void()> action) {
+    auto* button = make_button(text, look, this);
+    connect(button, &QPushButton::clicked, this, [action = std::move(action)] { action(); });
     buttons_->addWidget(button);
     return button;
 }

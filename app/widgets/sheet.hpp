@@ -22,17 +22,19 @@ class Sheet : public QFrame {
     void add_widget(QWidget* widget);
     /// The button closes the sheet, then does its work. The first accent button is the one Return presses.
     QPushButton* add_button(const QString& text, ButtonLook look, std::function<void()> action);
+    /// A button that may have to say why not: the sheet stays until `put_away`. Return never presses it.
+    QPushButton* add_staying_button(const QString& text, ButtonLook look, std::function<void()> action);
     /// Shows it and takes the focus.
     void open();
 
  protected:
+    /// Goes away and gives the focus back.
+    void put_away();
     void keyPressEvent(QKeyEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 
  private:
     void centre();
-    /// Goes away and gives the focus back.
-    void put_away();
     QVBoxLayout* body_;
     QHBoxLayout* buttons_;
     QPushButton* main_ = nullptr;

@@ -63,7 +63,7 @@ TEST_CASE("ports show as they come and go, and who answers on them is asked") {
     WindowDriver driver;
     Cables cables;
     cables.set({{"/dev/there", "Maker", "Old port"}});
-    new ConnectionSheet(driver->machine(), {}, cables.lister(), &driver.window());
+    new ConnectionSheet(driver->machine(), driver->keeper(), {}, cables.lister(), &driver.window());
     REQUIRE(wait_for([&] { return driver.button("Connect to it") != nullptr; }));
     CHECK_FALSE(driver.visible_text().contains("just plugged in"));
     cables.set({{machine.port(), "Workshop", "Laser"}});
@@ -80,7 +80,7 @@ TEST_CASE("a port that cannot be opened says why when it is asked") {
     WindowDriver driver;
     Cables cables;
     cables.set({{"/nowhere/ttyUSB9", "", ""}});
-    new ConnectionSheet(driver->machine(), {}, cables.lister(), &driver.window());
+    new ConnectionSheet(driver->machine(), driver->keeper(), {}, cables.lister(), &driver.window());
     REQUIRE(wait_for([&] { return driver.button("Connect to it") != nullptr; }));
     REQUIRE(driver.click("Ask who is there"));
     REQUIRE(wait_for([&] {

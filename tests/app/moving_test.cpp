@@ -2,7 +2,7 @@
 // From a connected machine to a framed job on the real piece: moving, marking, framing, through the window.
 #include "support/bed_driver.hpp"
 #include "support/dose.hpp"
-#include "support/simulator_process.hpp"
+#include "support/workbench.hpp"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -12,43 +12,6 @@ using namespace chalkline;
 using namespace chalkline::app;
 using namespace chalkline::test;
 using geometry::Point;
-
-namespace {
-
-/// A window with the sample job, connected and at home.
-class Workbench {
- public:
-    explicit Workbench(const std::string& speed = "max") : machine(CHALKLINE_SIM, speed) {
-        driver->files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
-        REQUIRE(driver.wait_planned());
-        driver->machine().connect_to(QString::fromStdString(machine.port()), "simulated");
-        REQUIRE(wait_for([&] { return now().activity == machine::Activity::none && now().connected; }));
-        driver->machine().home();
-        REQUIRE(wait_for([&] { return at_rest(); }));
-    }
-    const machine::Snapshot& now() { return driver->machine().snapshot(); }
-    bool at_rest() { return driver.idle() && now().position_sure && now().position.has_value(); }
-    bool head_at(Point place) {
-        return wait_for([&] { return at_rest() && geometry::distance(*now().position, place) < 0.02; }, 10000);
-    }
-    QComboBox* choice(const QString& name) {
-        for (auto* box : driver.window().findChildren<QComboBox*>())
-            if (box->isVisible() && box->accessibleName() == name) return box;
-        return nullptr;
-    }
-    void frame() {
-        driver->choose(Mark::frame);
-        REQUIRE(wait_for([&] { return driver.button("Frame") && driver.button("Frame")->isEnabled(); }));
-        REQUIRE(driver.click("Frame"));
-        REQUIRE(wait_for([&] { return driver->desk().framed_at().has_value() && at_rest(); }));
-        QTest::qWait(30);
-    }
-
-    SimulatorProcess machine;
-    WindowDriver driver;
-};
-
-}  // namespace
 
 TEST_CASE("the head goes to typed, named and clicked places") {
     Workbench bench;

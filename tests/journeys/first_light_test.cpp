@@ -75,7 +75,7 @@ TEST_CASE("drop, route by mouse, frame, burn, and the piece shows the art") {
     REQUIRE(driver.wait_planned());
 
     connect_by_rail(driver, machine.port());
-    CHECK(driver.visible_text().contains("Locked"));
+    CHECK(driver.button("Locked"));
     find_home(driver);
 
     driver->choose(Mark::frame);
@@ -252,7 +252,7 @@ TEST_CASE("a machine pulled out while burning: said, the job unharmed, and anoth
     REQUIRE(wait_for([&] { return driver->machine().snapshot().lines_done > 50; }));
     machine->finish(SIGKILL);
     REQUIRE(wait_for([&] { return driver.visible_text().contains("connection to the machine is gone"); }));
-    CHECK(driver.visible_text().contains("Not connected"));
+    CHECK(driver.button("Not connected"));
     CHECK(driver->document().job().steps.size() == 3);
     CHECK(driver.state(Mark::burn) == MarkState::attention);
     SimulatorProcess next(CHALKLINE_SIM);

@@ -135,3 +135,10 @@ TEST_CASE("listing ports never fails and never lists pseudo-terminals") {
     for (const auto& port : ports::list())
         CHECK(port.path.find("/pts/") == std::string::npos);
 }
+
+TEST_CASE("whoever has a file open is named, and nobody else") {
+    test::SimulatorProcess machine(CHALKLINE_SIM);
+    const std::string holder = link::holder_of(std::filesystem::canonical(machine.port()));
+    CHECK(holder.starts_with("chalkline-sim (process "));
+    CHECK(link::holder_of("/dev/there-is-no-such-port").empty());
+}

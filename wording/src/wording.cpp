@@ -249,6 +249,8 @@ QString state(const machine::Snapshot& s) {
             return tr("Moving");
         case Activity::pulsing:
             return tr("Pulsing");
+        case Activity::probing:
+            return tr("Probing");
         case Activity::framing:
             return tr("Framing");
         case Activity::burning:

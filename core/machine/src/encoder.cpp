@@ -127,7 +127,7 @@ void Encoder::encode(const Operation& operation) {
         emit(std::move(line));
     } else if (const auto* air = std::get_if<Air>(&operation.act)) {
         darken_at_rest();
-        emit(air->on ? "M8" : "M9");
+        emit(!air->on ? "M9" : profile_.air == 7 ? "M7" : "M8");
     } else if (const auto* beam = std::get_if<Beam>(&operation.act)) {
         beam_ = beam->mode;
         power_ = 0;

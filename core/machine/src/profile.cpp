@@ -3,7 +3,9 @@
 
 #include <nlohmann/json.hpp>
 
+#include <algorithm>
 #include <array>
+#include <cctype>
 #include <utility>
 
 namespace chalkline::machine {
@@ -37,6 +39,13 @@ struct Fields {
         else
             fault = key;
     }
+    void flag(const char* key, bool& target) {
+        if (!json.contains(key)) return;
+        if (json.at(key).is_boolean())
+            target = json.at(key);
+        else
+            fault = key;
+    }
     void pair(const char* key, double& x, double& y, double least, double most) {
         if (!json.contains(key)) return;
         const Json& value = json.at(key);
@@ -51,6 +60,35 @@ struct Fields {
         }
     }
 };
+
+constexpr std::size_t longest_own_line = 70;
+
+bool read_lines(const Json& list, std::vector<std::string>& lines) {
+    if (!list.is_array()) return false;
+    lines.clear();
+    for (const Json& line : list) {
+        if (!line.is_string()) return false;
+        lines.push_back(line.get<std::string>());
+    }
+    return true;
+}
+
+bool read_own_lines(const Json& list, std::vector<std::string>& lines) {
+    return read_lines(list, lines) &&
+           std::all_of(lines.begin(), lines.end(), [](const std::string& line) { return check_own_line(line); });
+}
+
+/// Places as `[name, x, y]`.
+bool read_places(const Json& list, std::vector<NamedPlace>& places) {
+    if (!list.is_array()) return false;
+    for (const Json& place : list) {
+        if (!place.is_array() || place.size() != 3 || !place[0].is_string() || !place[1].is_number() ||
+            !place[2].is_number())
+            return false;
+        places.push_back({place[0], {place[1], place[2]}});
+    }
+    return true;
+}
 
 /// Pairs of per cent and watts, both rising.
 bool read_measured(const Json& list, std::vector<steps::MeasuredPower>& measured) {
@@ -113,12 +151,25 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
     fields.number("jog_speed_mm_min", profile.jog_speed, 1, 1e6);
     fields.pair("pointer_mm", profile.pointer.x, profile.pointer.y, -500, 500);
     fields.number("dot_mw", profile.dot_milliwatts, 0, 50);
-    if (json.contains("z_axis")) {
-        if (json["z_axis"].is_boolean())
-            profile.z_axis = json["z_axis"];
-        else
-            fields.fault = "z_axis";
+    fields.number("wavelength_nm", profile.wavelength, 100, 20000);
+    fields.number("air_m", profile.air, 7, 8);
+    fields.number("gauge_mm", profile.focus.height, 0, 500);
+    fields.number("above_touch_mm", profile.focus.above_touch, 0, 500);
+    fields.number("probe_reach_mm", profile.focus.probe_reach, 0.1, 500);
+    fields.number("beam_hours", profile.beam_hours, 0, 1e6);
+    fields.flag("z_axis", profile.z_axis);
+    fields.flag("start_button", profile.start_button);
+    fields.flag("probe", profile.focus.probe);
+    if (json.contains("rest_mm") && !json["rest_mm"].is_null()) {
+        geometry::Point rest;
+        fields.pair("rest_mm", rest.x, rest.y, 0, 10000);
+        profile.rest = rest;
     }
+    if (json.contains("after_home") && !read_own_lines(json["after_home"], profile.own_lines.after_home))
+        fields.fault = "after_home";
+    if (json.contains("at_end") && !read_own_lines(json["at_end"], profile.own_lines.at_end)) fields.fault = "at_end";
+    if (json.contains("checklist") && !read_lines(json["checklist"], profile.checklist)) fields.fault = "checklist";
+    if (json.contains("places") && !read_places(json["places"], profile.places)) fields.fault = "places";
     if (json.contains("home")) {
         const auto found = std::find_if(corners.begin(), corners.end(),
                                         [&](const auto& corner) { return json["home"] == corner.second; });
@@ -131,33 +182,109 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
     return profile;
 }
 
-std::string to_json(const MachineProfile& profile) {
+static Json json_of(const MachineProfile& profile) {
     Json measured = Json::array();
     for (const steps::MeasuredPower& point : profile.beam.measured)
         measured.push_back({point.power.percent(), point.watts});
-    const Json json{{"format", "chalkline-machine"},
-                    {"version", 1},
-                    {"name", profile.name},
-                    {"work_area_mm", {profile.width, profile.depth}},
-                    {"home", to_text(profile.home)},
-                    {"watts", profile.beam.watts},
-                    {"beam", std::string(steps::to_text(profile.beam.kind))},
-                    {"measured_power", measured},
-                    {"comfortable_power", profile.beam.comfortable.percent()},
-                    {"spot_mm", profile.spot},
-                    {"max_rate_mm_min", {profile.max_rate_x, profile.max_rate_y}},
-                    {"acceleration_mm_s2", {profile.acceleration_x, profile.acceleration_y}},
-                    {"junction_deviation_mm", profile.junction_deviation},
-                    {"full_power_s", profile.full_power_s},
-                    {"baud", profile.baud},
-                    {"receive_buffer", profile.receive_buffer},
-                    {"planner_blocks", profile.planner_blocks},
-                    {"z_axis", profile.z_axis},
-                    {"frame_speed_mm_min", profile.frame_speed},
-                    {"jog_speed_mm_min", profile.jog_speed},
-                    {"pointer_mm", {profile.pointer.x, profile.pointer.y}},
-                    {"dot_mw", profile.dot_milliwatts}};
-    return json.dump(2) + "\n";
+    Json places = Json::array();
+    for (const NamedPlace& place : profile.places)
+        places.push_back({place.name, place.place.x, place.place.y});
+    return Json{{"format", "chalkline-machine"},
+                {"version", 1},
+                {"name", profile.name},
+                {"work_area_mm", {profile.width, profile.depth}},
+                {"home", to_text(profile.home)},
+                {"watts", profile.beam.watts},
+                {"beam", std::string(steps::to_text(profile.beam.kind))},
+                {"measured_power", measured},
+                {"comfortable_power", profile.beam.comfortable.percent()},
+                {"spot_mm", profile.spot},
+                {"max_rate_mm_min", {profile.max_rate_x, profile.max_rate_y}},
+                {"acceleration_mm_s2", {profile.acceleration_x, profile.acceleration_y}},
+                {"junction_deviation_mm", profile.junction_deviation},
+                {"full_power_s", profile.full_power_s},
+                {"baud", profile.baud},
+                {"receive_buffer", profile.receive_buffer},
+                {"planner_blocks", profile.planner_blocks},
+                {"z_axis", profile.z_axis},
+                {"frame_speed_mm_min", profile.frame_speed},
+                {"jog_speed_mm_min", profile.jog_speed},
+                {"pointer_mm", {profile.pointer.x, profile.pointer.y}},
+                {"dot_mw", profile.dot_milliwatts},
+                {"wavelength_nm", profile.wavelength},
+                {"air_m", profile.air},
+                {"start_button", profile.start_button},
+                {"gauge_mm", profile.focus.height},
+                {"probe", profile.focus.probe},
+                {"above_touch_mm", profile.focus.above_touch},
+                {"probe_reach_mm", profile.focus.probe_reach},
+                {"rest_mm", profile.rest ? Json{profile.rest->x, profile.rest->y} : Json()},
+                {"after_home", profile.own_lines.after_home},
+                {"at_end", profile.own_lines.at_end},
+                {"checklist", profile.checklist},
+                {"places", places},
+                {"beam_hours", profile.beam_hours}};
+}
+
+std::string to_json(const MachineProfile& profile) {
+    return json_of(profile).dump(2) + "\n";
+}
+
+MachineProfile as_told(MachineProfile profile, const ControllerFacts& facts) {
+    const auto told = [&](int number, auto& target) {
+        const auto found = facts.settings.find(number);
+        if (found != facts.settings.end() && found->second > 0)
+            target = static_cast<std::remove_reference_t<decltype(target)>>(found->second);
+    };
+    told(130, profile.width);
+    told(131, profile.depth);
+    told(110, profile.max_rate_x);
+    told(111, profile.max_rate_y);
+    told(120, profile.acceleration_x);
+    told(121, profile.acceleration_y);
+    told(11, profile.junction_deviation);
+    told(30, profile.full_power_s);
+    if (facts.receive_buffer) profile.receive_buffer = *facts.receive_buffer;
+    if (facts.planner_blocks) profile.planner_blocks = *facts.planner_blocks;
+    const auto homing = facts.settings.find(22), mask = facts.settings.find(23);
+    if (homing == facts.settings.end()) return profile;
+    // A bit of $23 turns the axis round: without it home is where the coordinates are highest, far right.
+    const int turned = mask == facts.settings.end() ? 0 : static_cast<int>(mask->second);
+    const bool left = (turned & 1) != 0, near = (turned & 2) != 0;
+    if (homing->second == 0)
+        profile.home = HomeCorner::none;
+    else if (near)
+        profile.home = left ? HomeCorner::near_left : HomeCorner::near_right;
+    else
+        profile.home = left ? HomeCorner::far_left : HomeCorner::far_right;
+    return profile;
+}
+
+std::vector<ProfileDifference> differences(const MachineProfile& mine, const MachineProfile& other) {
+    const Json ours = json_of(mine), theirs = json_of(other);
+    std::vector<ProfileDifference> found;
+    for (const auto& [key, value] : ours.items())
+        if (theirs.at(key) != value) found.push_back({key, value.dump(), theirs.at(key).dump()});
+    return found;
+}
+
+Result<void> check_own_line(const std::string& line) {
+    const bool plain = std::all_of(line.begin(), line.end(),
+                                   [](char c) { return c >= 0x20 && c < 0x7f && c != '!' && c != '?' && c != '~'; });
+    std::string words;
+    for (const char c : line)
+        if (c != ' ') words += static_cast<char>(std::toupper(static_cast<unsigned char>(c)));
+    // M3 and M4 in any spelling: the figure after M, whatever zeros stand in front of it.
+    bool burns = false;
+    for (std::size_t at = words.find('M'); at != std::string::npos; at = words.find('M', at + 1)) {
+        const std::size_t figure = words.find_first_not_of('0', at + 1);
+        const bool three_or_four = figure != std::string::npos && (words[figure] == '3' || words[figure] == '4');
+        const char next = three_or_four && figure + 1 < words.size() ? words[figure + 1] : 'X';
+        burns = burns || (three_or_four && !std::isdigit(static_cast<unsigned char>(next)));
+    }
+    if (line.empty() || line.size() > longest_own_line || !plain || burns)
+        return fail(error::bad_own_line, {{"text", line}});
+    return {};
 }
 
 }  // namespace chalkline::machine

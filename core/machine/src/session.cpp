@@ -43,6 +43,7 @@ bool at_rest(ControllerState state, int sub) {
 Session::Session(MachineProfile profile, double greeting_wait)
     : profile_(std::move(profile)),
       greeting_wait_(greeting_wait),
+      origin_(profile_.bed_origin()),
       receive_buffer_(profile_.receive_buffer),
       planner_blocks_(profile_.planner_blocks) {}
 
@@ -123,7 +124,7 @@ Result<void> Session::turn_laser_mode_on() {
 
 Result<void> Session::jog(geometry::Point by, Speed speed) {
     if (auto free = require_free(); !free) return free;
-    if (now_.position_sure && now_.position)
+    if (now_.position_sure && now_.position && !now_.placed_by_hand)
         if (auto inside = require_on_bed(*now_.position + by); !inside) return inside;
     return jog_by(by, speed);
 }
@@ -143,7 +144,7 @@ Result<void> Session::jog_on(geometry::Point way, Speed speed) {
     if (size <= 0) return {};
     way = way * (1 / size);
     double reach = blind_reach;
-    if (now_.position_sure && now_.position) {
+    if (now_.position_sure && now_.position && !now_.placed_by_hand) {
         const geometry::Box bed = profile_.bed();
         const auto room = [](double at, double step, double low, double high) {
             if (std::abs(step) < 1e-9) return std::numeric_limits<double>::infinity();
@@ -190,6 +191,35 @@ Result<void> Session::move_focus(double by) {
     return {};
 }
 
+Result<void> Session::probe() {
+    if (auto free = require_free(); !free) return free;
+    if (!profile_.focus.probe) return fail(error::no_probe);
+    constexpr double probe_speed = 60;  // mm/min: what it touches may bend
+    now_.activity = Activity::probing;
+    queue_command(fmt::format("G91G21G38.2Z-{:.3f}F{:.0f}", profile_.focus.probe_reach, probe_speed));
+    queue_command("G90");
+    announce();
+    return {};
+}
+
+Result<void> Session::stands_at(geometry::Point place) {
+    if (auto free = require_free(); !free) return free;
+    if (!machine_at_) return fail(error::not_ready);
+    if (auto inside = require_on_bed(place); !inside) return inside;
+    origin_ = *machine_at_ - place;
+    now_.position = place;
+    now_.position_sure = now_.placed_by_hand = true;
+    announce();
+    return {};
+}
+
+Result<void> Session::set_profile(const MachineProfile& profile) {
+    if (streamer_ || now_.activity == Activity::homing) return fail(error::not_while_working);
+    profile_ = profile;
+    if (!now_.placed_by_hand) origin_ = profile_.bed_origin();
+    return {};
+}
+
 /// The three lines go out together, so that no trouble on the link can fall between the beam and its end.
 Result<void> Session::pulse(Power power, Duration time) {
     if (auto free = require_free(); !free) return free;
@@ -211,7 +241,7 @@ Result<void> Session::pulse(Power power, Duration time) {
 Result<void> Session::release_motors() {
     if (auto free = require_free(); !free) return free;
     queue_command("$SLP");
-    now_.position_sure = false;
+    forget_place();
     announce();
     return {};
 }
@@ -237,7 +267,7 @@ Result<void> Session::send_line(const std::string& text) {
     if (text.empty() || text.size() > longest_line || !plain) return fail(error::bad_line, {{"text", text}});
     // What is typed may move the head or change where it counts from.
     const bool asks = text == "$" || text == "$$" || text == "$I" || text == "$G" || text == "$#" || text == "$N";
-    if (!asks && text[0] != '$') now_.position_sure = false;
+    if (!asks && text[0] != '$') forget_place();
     queue_command(text);
     announce();
     return {};
@@ -299,8 +329,9 @@ void Session::handle(const std::string& line) {
     if (const auto* offset = std::get_if<reply::Offset>(&reply)) offsets_[offset->name] = offset->place;
     if (const auto* options = std::get_if<reply::Options>(&reply)) {
         // A controller that names less room than a line needs is misread: keep the profile's figure.
-        if (options->receive_buffer > static_cast<int>(longest_line) + 1) receive_buffer_ = options->receive_buffer;
-        if (options->planner_blocks > 0) planner_blocks_ = options->planner_blocks + 1;
+        if (options->receive_buffer > static_cast<int>(longest_line) + 1)
+            now_.receive_buffer = receive_buffer_ = options->receive_buffer;
+        if (options->planner_blocks > 0) now_.planner_blocks = planner_blocks_ = options->planner_blocks + 1;
     }
 }
 
@@ -309,12 +340,16 @@ void Session::handle_status(const reply::Status& status) {
     now_.state = status.state;
     now_.sub = status.sub;
     if (status.state != ControllerState::alarm) now_.alarm = 0;
-    if (status.state == ControllerState::alarm) now_.position_sure = false;
+    if (status.state == ControllerState::alarm) forget_place();
     if (status.offset) work_offset_ = *status.offset;
     const double unit = setting(13).value_or(0) != 0 ? 25.4 : 1;
     std::optional<geometry::Point> machine = status.machine;
     if (!machine && status.work) machine = *status.work + work_offset_;
-    if (machine) now_.position = *machine * unit - profile_.bed_origin();
+    if (machine) {
+        machine_at_ = *machine * unit;
+        if (std::exchange(just_homed_, false)) find_origin_after_homing(*machine_at_);
+        now_.position = *machine_at_ - origin_;
+    }
     now_.feed = status.feed.value_or(now_.feed) * (status.feed ? unit : 1);
     now_.power = status.power.value_or(now_.power);
     now_.pins = status.pins;
@@ -351,17 +386,25 @@ void Session::handle_command_answer(std::optional<int> error_number) {
     if (command == "$H") {
         now_.activity = Activity::none;
         now_.position_sure = true;
+        now_.placed_by_hand = false;
+        just_homed_ = true;
         now_.position.reset();  // the last report counted from elsewhere
         now_.alarm = 0;
         now_.state = ControllerState::idle;
         events_.push_back(event::Finished{Activity::homing});
+        go_to_rest(profile_.own_lines.after_home);
         announce();
     } else if (command == "$X") {
-        now_.position_sure = false;
+        forget_place();
         now_.alarm = 0;
         announce();
     } else if (command.starts_with("$J=")) {
         if (std::exchange(cancel_wanted_, false)) send_realtime(jog_cancel, "jog cancel");
+    } else if (command == "G90" && now_.activity == Activity::probing) {
+        // Up from where it touched until the beam is in focus.
+        now_.activity = Activity::jogging;
+        queue_command(fmt::format("$J=G91G21Z{:.3f}F300", profile_.focus.above_touch));
+        announce();
     } else if (command == "M5S0" && now_.activity == Activity::pulsing) {
         events_.push_back(event::Finished{std::exchange(now_.activity, Activity::none)});
         announce();
@@ -369,7 +412,7 @@ void Session::handle_command_answer(std::optional<int> error_number) {
         settings_[written->first] = written->second;
         announce();
     } else if (command.starts_with("G10L2P1")) {
-        offsets_["G54"] = profile_.bed_origin();
+        offsets_["G54"] = origin_;
     } else if (command == "G92.1") {
         offsets_["G92"] = {};
     }
@@ -406,7 +449,7 @@ void Session::handle_greeting(const std::string& version) {
     }
     streamer_.reset();
     queued_.clear();
-    now_.position_sure = false;
+    forget_place();
     if (stopping_ != Stopping::no) return end_stop(false);
     if (now_.activity != Activity::none) fail_activity({std::string(error::reset_by_itself), {}, {}, 0});
 }
@@ -414,7 +457,7 @@ void Session::handle_greeting(const std::string& version) {
 void Session::handle_alarm(int number) {
     now_.state = ControllerState::alarm;
     now_.alarm = number;
-    now_.position_sure = false;
+    forget_place();
     came_to_rest_ = false;
     streamer_.reset();
     queued_.clear();
@@ -451,6 +494,8 @@ void Session::tick_greeting() {
             greeting_ = Greeting::done;
             now_.activity = Activity::none;
             now_.position_sure = now_.state != ControllerState::alarm;
+            // It counts from where it was switched on, and nothing says where that was.
+            now_.placed_by_hand = now_.position_sure && profile_.home == HomeCorner::none;
             events_.push_back(event::Ready{});
             announce();
         } else if (waited > settings_patience) {
@@ -474,6 +519,7 @@ Result<void> Session::require_free() const {
 
 Result<void> Session::start(Activity activity, std::unique_ptr<LineSource> lines) {
     if (auto free = require_free(); !free) return free;
+    if (!now_.position_sure) return fail(error::position_unknown);
     place_bed_origin();
     streamer_ = std::make_unique<Streamer>(std::move(lines), receive_buffer_, planner_blocks_);
     now_.activity = activity;
@@ -491,8 +537,7 @@ void Session::place_bed_origin() {
         const auto found = offsets_.find(name);
         return found == offsets_.end() || geometry::distance(found->second, wanted) > 0.0005;
     };
-    const geometry::Point origin = profile_.bed_origin();
-    if (differs("G54", origin)) queue_command("G10L2P1X" + decimal(origin.x) + "Y" + decimal(origin.y));
+    if (differs("G54", origin_)) queue_command("G10L2P1X" + decimal(origin_.x) + "Y" + decimal(origin_.y));
     if (offsets_.contains("G92") && differs("G92", {})) queue_command("G92.1");
 }
 
@@ -503,7 +548,33 @@ void Session::finish_if_at_rest() {
     if (!jogged && !streamed) return;
     if (streamed) now_.lines_done = streamer_->acknowledged();
     streamer_.reset();
-    events_.push_back(event::Finished{std::exchange(now_.activity, Activity::none)});
+    const Activity done = std::exchange(now_.activity, Activity::none);
+    events_.push_back(event::Finished{done});
+    if (done == Activity::burning) go_to_rest(profile_.own_lines.at_end);
+}
+
+/// What the maker has done after finding home and after a job: lines of their own, then the head out of the way.
+void Session::go_to_rest(const std::vector<std::string>& own_lines) {
+    for (const std::string& line : own_lines)
+        queue_command(line);
+    if (!profile_.rest || !profile_.bed().contains(*profile_.rest) || now_.placed_by_hand) return;
+    const geometry::Point rest = *profile_.rest + origin_;
+    now_.activity = Activity::jogging;
+    queue_command(fmt::format("$J=G53G90G21X{:.3f}Y{:.3f}F{:.0f}", rest.x, rest.y, profile_.top_speed().mm_per_min()));
+    announce();
+}
+
+void Session::forget_place() {
+    now_.position_sure = now_.placed_by_hand = false;
+}
+
+/// Most builds count from −travel to 0; some put 0 where home is, and then count upwards from a near or left home.
+void Session::find_origin_after_homing(geometry::Point machine) {
+    origin_ = profile_.bed_origin();
+    const bool left = profile_.home == HomeCorner::near_left || profile_.home == HomeCorner::far_left;
+    const bool near = profile_.home == HomeCorner::near_left || profile_.home == HomeCorner::near_right;
+    if (left && machine.x > -profile_.width / 2) origin_.x = 0;
+    if (near && machine.y > -profile_.depth / 2) origin_.y = 0;
 }
 
 void Session::tick_watchdog() {
@@ -562,7 +633,7 @@ void Session::end_stop(bool answered) {
     stopping_ = Stopping::no;
     streamer_.reset();
     const bool beam_off = answered && now_.power == 0 && now_.accessories.find_first_of("SC") == std::string::npos;
-    if (!came_to_rest_ || !answered) now_.position_sure = false;
+    if (!came_to_rest_ || !answered) forget_place();
     now_.activity = Activity::none;
     if (stop_because_)
         events_.push_back(event::Failed{stopped_activity_, *std::exchange(stop_because_, std::nullopt)});

@@ -212,11 +212,12 @@ std::string Controller::status() {
     const double scale = setting(13) != 0 ? 1 / 25.4 : 1;
     const bool as_machine = (static_cast<int>(setting(10)) & 1) != 0;
     const geometry::Point shown = (as_machine ? machine_at() : machine_at() - offset()) * scale;
-    text += fmt::format("|{}:{:.3f},{:.3f},0.000", as_machine ? "MPos" : "WPos", shown.x, shown.y);
+    text += fmt::format("|{}:{:.3f},{:.3f},{:.3f}", as_machine ? "MPos" : "WPos", shown.x, shown.y, height_);
     if ((static_cast<int>(setting(10)) & 2) != 0)
         text += fmt::format("|Bf:{},{}", static_cast<std::size_t>(profile_.planner_blocks) - motion_.queued(),
                             static_cast<std::size_t>(profile_.receive_buffer) - buffer_.size());
     text += fmt::format("|FS:{:.0f},{:.0f}", motion_.speed() * 60 * scale, beam_now_ * setting(30));
+    if (start_pressed_) text += "|Pn:S";
     const bool busy = state_ == State::run || state_ == State::jog || state_ == State::hold;
     if (--reports_to_offset_ <= 0) {
         reports_to_offset_ = busy ? 30 : 10;

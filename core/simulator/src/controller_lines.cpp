@@ -249,7 +249,7 @@ bool Controller::code_line(const std::string& line) {
 int Controller::apply(const Words& words, bool jog) {
     const bool was_absolute = absolute_;
     const double was_unit = unit_;
-    bool dwell = false, offsets = false, offsets_away = false, program_end = false;
+    bool dwell = false, probing = false, offsets = false, offsets_away = false, program_end = false;
     for (const int code : words.g) {
         switch (code) {
             case 0:
@@ -267,6 +267,9 @@ int Controller::apply(const Words& words, bool jog) {
                 break;
             case 921:
                 offsets_away = true;
+                break;
+            case 382:
+                probing = true;
                 break;
             case 170:
             case 400:
@@ -345,7 +348,10 @@ int Controller::apply(const Words& words, bool jog) {
     } else if (offsets_away) {
         g92_ = {};
         reports_to_offset_ = 0;
+    } else if (probing) {
+        apply_probe(words);
     } else if (words.moves()) {
+        apply_height(words);
         problem = apply_motion(words, jog);
     }
     if (program_end) {
@@ -381,6 +387,20 @@ int Controller::apply_offset(const Words& words) {
     }
     reports_to_offset_ = 0;
     return 0;
+}
+
+void Controller::apply_height(const Words& words) {
+    if (const auto z = words.value('Z')) height_ = absolute_ ? *z * unit_ : height_ + *z * unit_;
+}
+
+/// Down until the probe touches the piece; an alarm when it does not.
+void Controller::apply_probe(const Words& words) {
+    apply_height(words);
+    const bool touched = height_ <= -piece_depth_;
+    if (touched) height_ = -piece_depth_;
+    const Point at = machine_at();
+    reply(fmt::format("[PRB:{:.3f},{:.3f},{:.3f}:{}]", at.x, at.y, height_, touched ? 1 : 0));
+    if (!touched) raise_alarm(5);
 }
 
 int Controller::apply_motion(const Words& words, bool jog) {

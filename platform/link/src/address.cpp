@@ -12,6 +12,8 @@
 #include <array>
 #include <cerrno>
 #include <cstring>
+#include <filesystem>
+#include <fstream>
 #include <utility>
 
 namespace chalkline::link {
@@ -32,6 +34,12 @@ speed_t rate_of(int baud) {
     return B115200;
 }
 
+tl::unexpected<Error> in_use(const std::string& path) {
+    // A pseudo-terminal is held by whoever made it: that is the machine and no rival.
+    const std::string holder = path.starts_with("/dev/tty") ? holder_of(path) : std::string();
+    return holder.empty() ? fail(error::busy, {}, path) : fail(error::held, {{"program", holder}}, path);
+}
+
 tl::unexpected<Error> open_failure(int problem, const std::string& path) {
     switch (problem) {
         case ENOENT:
@@ -43,7 +51,7 @@ tl::unexpected<Error> open_failure(int problem, const std::string& path) {
         case EPERM:
             return fail(error::forbidden, {}, path);
         case EBUSY:
-            return fail(error::busy, {}, path);
+            return in_use(path);
         case EISDIR:
             return fail(error::not_a_port, {}, path);
         default:
@@ -71,6 +79,8 @@ Result<Address> parse_address(std::string_view text) {
 }
 
 Result<int> open_serial(const std::string& path, int baud) {
+    // Few programs lock their port: two that talk at once would spoil both. A pseudo-terminal's maker may hold it.
+    if (path.starts_with("/dev/tty") && !holder_of(path).empty()) return in_use(path);
     const int descriptor = ::open(path.c_str(), O_RDWR | O_NOCTTY | O_NONBLOCK | O_CLOEXEC);
     if (descriptor < 0) return open_failure(errno, path);
     const auto give_up = [&](tl::unexpected<Error> error) -> Result<int> {
@@ -79,7 +89,7 @@ Result<int> open_serial(const std::string& path, int baud) {
     };
     if (::isatty(descriptor) == 0) return give_up(fail(error::not_a_port, {}, path));
     // For us alone: the lock tells other careful programs, the ioctl stops all but root.
-    if (::flock(descriptor, LOCK_EX | LOCK_NB) != 0) return give_up(fail(error::busy, {}, path));
+    if (::flock(descriptor, LOCK_EX | LOCK_NB) != 0) return give_up(in_use(path));
     ::ioctl(descriptor, TIOCEXCL);
     termios settings{};
     if (::tcgetattr(descriptor, &settings) != 0) return give_up(open_failure(errno, path));
@@ -89,6 +99,26 @@ Result<int> open_serial(const std::string& path, int baud) {
     ::cfsetspeed(&settings, rate_of(baud));
     if (::tcsetattr(descriptor, TCSANOW, &settings) != 0) return give_up(open_failure(errno, path));
     return descriptor;
+}
+
+std::string holder_of(const std::string& path) {
+    namespace fs = std::filesystem;
+    std::error_code ignored;
+    const fs::path wanted = fs::canonical(path, ignored);
+    if (ignored) return {};
+    for (const auto& process : fs::directory_iterator("/proc", ignored)) {
+        const std::string id = process.path().filename();
+        if (id.find_first_not_of("0123456789") != std::string::npos || id == std::to_string(::getpid())) continue;
+        std::error_code unseen;
+        for (const auto& open : fs::directory_iterator(process.path() / "fd", unseen)) {
+            std::error_code gone;
+            if (fs::read_symlink(open.path(), gone) != wanted) continue;
+            std::string name;
+            std::getline(std::ifstream(process.path() / "comm"), name);
+            return name + " (process " + id + ")";
+        }
+    }
+    return {};
 }
 
 bool is_pseudo_terminal(int descriptor) {

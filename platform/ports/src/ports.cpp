@@ -41,7 +41,8 @@ std::vector<Port> list() {
         if (!path || (driver && std::string(driver) == "serial8250")) continue;
         found.push_back(
             {path, first_of(property(device.get(), "ID_VENDOR_FROM_DATABASE"), property(device.get(), "ID_VENDOR")),
-             first_of(property(device.get(), "ID_MODEL_FROM_DATABASE"), property(device.get(), "ID_MODEL"))});
+             first_of(property(device.get(), "ID_MODEL_FROM_DATABASE"), property(device.get(), "ID_MODEL")),
+             property(device.get(), "ID_SERIAL_SHORT")});
     }
     std::sort(found.begin(), found.end(), [](const Port& a, const Port& b) { return a.path < b.path; });
     return found;

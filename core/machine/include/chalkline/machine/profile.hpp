@@ -5,13 +5,38 @@
 #include <chalkline/geometry/point.hpp>
 #include <chalkline/steps/beam.hpp>
 
+#include <map>
+#include <optional>
 #include <string>
 #include <string_view>
+#include <vector>
 
 namespace chalkline::machine {
 
 /// Where the head is after finding home; `none`: the machine has no switches and starts at 0, 0 where it stands.
 enum class HomeCorner { none, near_left, near_right, far_left, far_right };
+
+/// A place of the bed that has a name on this machine: a jig, a corner stop.
+struct NamedPlace {
+    std::string name;
+    geometry::Point place;  ///< mm
+    bool operator==(const NamedPlace&) const = default;
+};
+
+/// What sets the height of the lens over the piece.
+struct FocusGauge {
+    double height = 0;        ///< mm between the piece and the gauge's mark on the head; 0: not measured
+    bool probe = false;       ///< a touch probe is wired to the controller
+    double above_touch = 0;   ///< mm the head goes up from where the probe touches until the beam is in focus
+    double probe_reach = 20;  ///< mm it may go down before it must have touched
+    bool operator==(const FocusGauge&) const = default;
+};
+
+/// Lines of the maker's own, sent one at a time where nothing else goes on.
+struct OwnLines {
+    std::vector<std::string> after_home, at_end;
+    bool operator==(const OwnLines&) const = default;
+};
 
 /// One machine as Chalkline, its command line and the simulated machine know it. Bed coordinates: mm, X right,
 /// Y away from the maker, 0, 0 at the near left corner of the work area.
@@ -33,6 +58,15 @@ struct MachineProfile {
     double jog_speed = 3000;    ///< mm/min
     geometry::Point pointer{};  ///< where the pointer's dot falls, seen from the beam, mm; 0, 0: there is none
     double dot_milliwatts = 5;  ///< of the faint dot that shows where the beam is
+    int wavelength = 450;       ///< nm
+    int air = 8;                ///< the M word that turns air assist on: 7 or 8
+    bool start_button = false;  ///< a start button is wired to the controller
+    FocusGauge focus;
+    std::optional<geometry::Point> rest;  ///< where the head waits after finding home and after a job
+    OwnLines own_lines;
+    std::vector<std::string> checklist{"Lid shut", "Extraction and air on", "Beam switch on"};  ///< asked before a burn
+    std::vector<NamedPlace> places;
+    double beam_hours = 0;  ///< the beam has burned so long
 
     bool operator==(const MachineProfile&) const = default;
 
@@ -48,10 +82,30 @@ struct MachineProfile {
 
 namespace error {
 inline constexpr std::string_view bad_profile = "machine.bad-profile";
-}
+inline constexpr std::string_view bad_own_line = "machine.bad-own-line";
+}  // namespace error
 
 /// Reads the JSON of docs/formats/machine.md; missing keys keep their defaults, wrong ones are an error.
 Result<MachineProfile> parse_profile(std::string_view json, const std::string& file);
 std::string to_json(const MachineProfile& profile);
+
+/// What a controller says of itself: `$N` and the figures of its build info.
+struct ControllerFacts {
+    std::map<int, double> settings;
+    std::optional<int> receive_buffer, planner_blocks;
+};
+
+/// The profile with all that the controller knows better: work area, home corner, rates, accelerations, junction
+/// deviation, full power, buffer and planner.
+MachineProfile as_told(MachineProfile profile, const ControllerFacts& facts);
+
+/// A key of the JSON whose value differs, both values as JSON text.
+struct ProfileDifference {
+    std::string key, mine, other;
+};
+std::vector<ProfileDifference> differences(const MachineProfile& mine, const MachineProfile& other);
+
+/// A line of the maker's own must be short and plain and must not turn the beam on.
+Result<void> check_own_line(const std::string& line);
 
 }  // namespace chalkline::machine

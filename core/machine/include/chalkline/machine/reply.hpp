@@ -39,6 +39,12 @@ struct Offset {
     std::string name;
     geometry::Point place;
 };
+/// "[PRB:10.000,20.000,-3.250:1]": where the probe touched, and whether it did.
+struct Probe {
+    geometry::Point place;
+    double height;  ///< machine coordinates, mm (or inches, when $13 says so)
+    bool touched;
+};
 /// Any other bracketed or plain text, as it came.
 struct Text {
     std::string text;
@@ -59,7 +65,7 @@ struct Status {
 }  // namespace reply
 
 using Reply = std::variant<reply::Ok, reply::LineError, reply::Alarm, reply::Greeting, reply::Setting, reply::Options,
-                           reply::Offset, reply::Status, reply::Text>;
+                           reply::Offset, reply::Probe, reply::Status, reply::Text>;
 
 /// Understands one line from a controller (public interface of Grbl 1.1, "Interface" document). Nothing it cannot
 /// read is an error: it comes back as Text.

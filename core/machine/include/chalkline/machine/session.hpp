@@ -31,12 +31,13 @@ inline constexpr std::string_view position_unknown = "machine.position-unknown";
 inline constexpr std::string_view not_while_working = "machine.not-while-working";
 inline constexpr std::string_view bad_line = "machine.bad-line";
 inline constexpr std::string_view no_z_axis = "machine.no-z-axis";
+inline constexpr std::string_view no_probe = "machine.no-probe";
 inline constexpr std::string_view alarm = "machine.alarm";
 inline constexpr std::string_view reset_by_itself = "machine.reset-by-itself";
 }  // namespace error
 
 /// What the session is in the middle of.
-enum class Activity { none, connecting, homing, jogging, pulsing, framing, burning, stopping };
+enum class Activity { none, connecting, homing, jogging, pulsing, probing, framing, burning, stopping };
 
 /// The machine as far as it is known at one moment. A value for the interface to show.
 struct Snapshot {
@@ -46,8 +47,10 @@ struct Snapshot {
     int sub = 0;
     std::optional<geometry::Point> position;  ///< bed coordinates, mm
     bool position_sure = false;               ///< the controller knows where the head is
-    int alarm = 0;                            ///< number of the last alarm while locked
-    double feed = 0, power = 0;               ///< mm/min, S units
+    /// The place rests on somebody's word, not on home switches: where the bed ends nobody can promise.
+    bool placed_by_hand = false;
+    int alarm = 0;               ///< number of the last alarm while locked
+    double feed = 0, power = 0;  ///< mm/min, S units
     std::string pins, accessories;
     std::int64_t lines_done = 0;     ///< answered lines of the running program
     std::int64_t operation = -1;     ///< operation of the last answered line
@@ -55,6 +58,7 @@ struct Snapshot {
     double silent_for = 0;           ///< seconds without a byte while something runs; 0 when all is well
     std::string version;
     std::shared_ptr<const std::map<int, double>> settings;  ///< `$N` as the controller stated them; null: not yet
+    std::optional<int> receive_buffer, planner_blocks;      ///< as its build info says
 };
 
 namespace event {
@@ -131,6 +135,10 @@ class Session {
     Result<void> pulse(Power power, Duration time);
     static constexpr Power strongest_pulse = Power::percent(20);
     static constexpr Duration longest_pulse = Duration::seconds(0.2);
+    /// Lowers the head until its probe touches, then raises it until the beam is in focus there.
+    Result<void> probe();
+    /// The maker says where the head stands, on a machine that cannot find home or has not.
+    Result<void> stands_at(geometry::Point place);
     /// Lets the motors go, so that the head can be pushed by hand; where it is is not known afterwards.
     Result<void> release_motors();
     /// Wakes a controller that sleeps with its motors released.
@@ -148,6 +156,9 @@ class Session {
     void resume();
     /// Stops whatever goes on: hold, wait for it at most `hold_wait` seconds, then reset.
     void stop();
+
+    /// Other figures of the same machine, from now on.
+    Result<void> set_profile(const MachineProfile& profile);
 
     /// Bytes to put on the link now; empty when there is nothing to send.
     std::string take_output();
@@ -183,6 +194,9 @@ class Session {
     Result<void> require_on_bed(geometry::Point place) const;
     Result<void> jog_by(geometry::Point by, Speed speed);
     void place_bed_origin();
+    void forget_place();
+    void go_to_rest(const std::vector<std::string>& own_lines);
+    void find_origin_after_homing(geometry::Point machine);
     void begin_stop(std::optional<Error> because);
     void reset_controller();
     void end_stop(bool answered);
@@ -205,6 +219,9 @@ class Session {
     std::map<int, double> settings_;
     std::map<std::string, geometry::Point> offsets_;  ///< "G54", "G92", machine coordinates, mm
     geometry::Point work_offset_;                     ///< last WCO
+    geometry::Point origin_;                          ///< machine coordinates of the bed's 0, 0
+    std::optional<geometry::Point> machine_at_;       ///< last machine coordinates, mm
+    bool just_homed_ = false;                         ///< the next place the controller names is that of home
     int receive_buffer_, planner_blocks_;
 
     std::string realtime_, lines_out_;       ///< bytes to send; real-time first

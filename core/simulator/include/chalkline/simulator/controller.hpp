@@ -40,6 +40,13 @@ class Controller {
     /// Where the beam may burn; a burn outside is a violation. Empty: the whole bed.
     void set_stock(geometry::Polyline outline) { stock_ = std::move(outline); }
 
+    /// How far below the head's height at switching on the piece lies, mm: where a probe touches.
+    void set_piece_depth(double depth) { piece_depth_ = depth; }
+    /// The start button is held down.
+    void press_start(bool down) { start_pressed_ = down; }
+    /// How high the head stands, mm. Moves up and down take no time here.
+    double height() const { return height_; }
+
     /// Bytes the host put on the link now.
     void receive(std::string_view bytes);
     /// Lets virtual time pass.
@@ -84,6 +91,8 @@ class Controller {
     int apply_motion(const Words& words, bool jog);
     int apply_arc(const Words& words, geometry::Point target, double programmed);
     int apply_offset(const Words& words);
+    void apply_height(const Words& words);
+    void apply_probe(const Words& words);
     void queue(geometry::Point target, double programmed, bool rapid, bool jog);
     // States
     void boot(bool power_on);
@@ -143,6 +152,8 @@ class Controller {
     bool beam_stopped_ = false;  ///< in hold
     int reports_to_offset_ = 0, reports_to_overrides_ = 1;
     double beam_now_ = 0;
+    double height_ = 0, piece_depth_ = 5;  ///< mm
+    bool start_pressed_ = false;
 };
 
 }  // namespace chalkline::simulator

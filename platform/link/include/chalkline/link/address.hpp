@@ -12,6 +12,7 @@ inline constexpr std::string_view bad_address = "link.bad-address";
 inline constexpr std::string_view missing = "link.missing";
 inline constexpr std::string_view forbidden = "link.forbidden";
 inline constexpr std::string_view busy = "link.busy";
+inline constexpr std::string_view held = "link.held";
 inline constexpr std::string_view not_a_port = "link.not-a-port";
 inline constexpr std::string_view unreachable = "link.unreachable";
 }  // namespace error
@@ -27,6 +28,10 @@ Result<Address> parse_address(std::string_view text);
 
 /// Opens a serial device or pseudo-terminal for us alone, raw, at `baud` 8N1. The descriptor is the caller's.
 Result<int> open_serial(const std::string& path, int baud);
+
+/// Another process that has the file open: "name (process 123)"; empty when none is found. Only processes of the same
+/// user can be seen, so an empty answer promises nothing.
+std::string holder_of(const std::string& path);
 
 /// True for the near end of a pseudo-terminal: nothing resets when it is opened.
 bool is_pseudo_terminal(int descriptor);

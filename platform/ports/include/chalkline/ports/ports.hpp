@@ -10,6 +10,7 @@ struct Port {
     std::string path;   ///< "/dev/ttyUSB0"
     std::string maker;  ///< from the USB device; may be empty
     std::string product;
+    std::string serial{};  ///< of the USB device, where it has one
 };
 
 /// Ports with real hardware behind them, by path. Pseudo-terminals are never listed: they are typed.

@@ -1,0 +1,90 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "bed/bed_photo.hpp"
+
+#include "bed/ground.hpp"
+
+#include <chalkline/base/file.hpp>
+#include <chalkline/pictures/decoder.hpp>
+#include <chalkline/raster/perspective.hpp>
+
+#include <cstring>
+
+namespace chalkline::app {
+namespace {
+
+constexpr double pixels_per_mm = 4;
+constexpr double most_pixels = 3000;  // along the longer side
+
+Result<BedPhoto::Image> read_photo(const std::string& path) {
+    const auto bytes = read_file(path);
+    if (!bytes) return tl::unexpected(bytes.error());
+    auto decoded = pictures::Decoder().decode(*bytes);
+    if (!decoded) {
+        Error error = decoded.error();
+        error.file = path;
+        return tl::unexpected(error);
+    }
+    return std::make_shared<const raster::RgbImage>(std::move(decoded->image));
+}
+
+QImage to_image(const raster::RgbImage& image) {
+    QImage result(image.width, image.height, QImage::Format_RGB888);
+    for (int y = 0; y < image.height; ++y)
+        std::memcpy(result.scanLine(y), &image.pixels[image.index(0, y)], static_cast<std::size_t>(image.width) * 3);
+    return result;
+}
+
+}  // namespace
+
+BedPhoto::BedPhoto(QObject* parent) : QObject(parent) {}
+
+void BedPhoto::load(const QString& path) {
+    reading_.start([path = path.toStdString()](const Watch&) { return read_photo(path); },
+                   [this](Result<Image> image) {
+                       if (!image) return Q_EMIT failed(wording::describe(image.error()));
+                       image_ = *image;
+                       Q_EMIT read();
+                   });
+}
+
+bool BedPhoto::lay(const Aim& aim, const geometry::Box& bed) {
+    if (!image_ || bed.empty()) return false;
+    const double scale = std::min(pixels_per_mm, most_pixels / std::max(bed.width(), bed.height()));
+    const auto in_result = [&](double x, double y) {
+        return geometry::Point{(x - bed.left) * scale, (bed.top - y) * scale};
+    };
+    const geometry::Box& box = aim.box;
+    std::array<geometry::Point, 4> in_photo;
+    for (std::size_t i = 0; i < 4; ++i)
+        in_photo[i] = {aim.seen[i].x * image_->width, aim.seen[i].y * image_->height};
+    const auto seen = geometry::homography({in_result(box.left, box.bottom), in_result(box.right, box.bottom),
+                                            in_result(box.right, box.top), in_result(box.left, box.top)},
+                                           in_photo);
+    if (!seen) return false;
+    aim_ = aim;
+    const int width = static_cast<int>(bed.width() * scale), height = static_cast<int>(bed.height() * scale);
+    laying_.start([image = image_, seen = seen->m, width,
+                   height](const Watch&) { return to_image(raster::seen_from_above(*image, seen, width, height)); },
+                  [this, bed](QImage straight) {
+                      straight_ = std::move(straight);
+                      bed_ = bed;
+                      Q_EMIT changed();
+                  });
+    return true;
+}
+
+void BedPhoto::take_away() {
+    laying_.cancel();
+    straight_ = {};
+    Q_EMIT changed();
+}
+
+void BedPhoto::draw(QPainter& painter, const Camera& camera) const {
+    if (straight_.isNull()) return;
+    painter.save();
+    painter.setRenderHint(QPainter::SmoothPixmapTransform);
+    painter.drawImage(rect_of(bed_, camera).normalized(), straight_);
+    painter.restore();
+}
+
+}  // namespace chalkline::app

@@ -1,0 +1,34 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/machine/next_step.hpp>
+
+namespace chalkline::machine {
+
+std::vector<NextStep> next_steps(const Snapshot& now, const MachineProfile& profile) {
+    if (!now.connected) return {NextStep::connect};
+    const bool homes = profile.home != HomeCorner::none;
+    switch (now.state) {
+        case ControllerState::alarm:
+            return homes ? std::vector{NextStep::home, NextStep::unlock} : std::vector{NextStep::unlock};
+        case ControllerState::hold:
+            return {NextStep::resume, NextStep::stop};
+        case ControllerState::door:
+            // Only a shut door can be gone on from.
+            return now.sub == 0 ? std::vector{NextStep::resume, NextStep::stop} : std::vector{NextStep::stop};
+        case ControllerState::sleep:
+            return {NextStep::wake};
+        case ControllerState::check:
+            return {NextStep::stop};
+        case ControllerState::idle:
+            break;
+        default:
+            return {NextStep::stop};
+    }
+    if (now.activity != Activity::none) return {NextStep::stop};
+    std::vector<NextStep> steps;
+    if (!now.position_sure && homes) steps.push_back(NextStep::home);
+    if (!now.position_sure) steps.push_back(NextStep::say_where);
+    if (now.laser_mode == false) steps.push_back(NextStep::laser_mode);
+    return steps;
+}
+
+}  // namespace chalkline::machine
