@@ -358,8 +358,9 @@ void BedView::paintEvent(QPaintEvent*) {
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(rect(), roles_.bench);
     const geometry::Box bed = machine_.profile().bed();
-    draw_bed(painter, bed, camera_, roles_);
+    painter.fillRect(rect_of(bed, camera_), roles_.bed);
     photo_.draw(painter, camera_);
+    draw_grid(painter, bed, camera_, roles_);
     draw_rulers(painter, bed, camera_, roles_);
     draw_piece(painter);
     draw_art(painter);

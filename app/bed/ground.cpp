@@ -42,9 +42,8 @@ double ruler_step(double scale) {
 
 }  // namespace
 
-void draw_bed(QPainter& painter, const geometry::Box& bed, const Camera& camera, const theme::Roles& roles) {
+void draw_grid(QPainter& painter, const geometry::Box& bed, const Camera& camera, const theme::Roles& roles) {
     const QRectF area = rect_of(bed, camera);
-    painter.fillRect(area, roles.bed);
     painter.setPen(QPen(roles.grid, 1));
     const double step = ruler_step(camera.scale);
     for (double x = step; x < bed.right; x += step)

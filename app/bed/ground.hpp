@@ -13,7 +13,7 @@ namespace chalkline::app {
 QPolygonF polygon_of(const geometry::Polyline& line, const Camera& camera);
 QRectF rect_of(const geometry::Box& box, const Camera& camera);
 
-void draw_bed(QPainter& painter, const geometry::Box& bed, const Camera& camera, const theme::Roles& roles);
+void draw_grid(QPainter& painter, const geometry::Box& bed, const Camera& camera, const theme::Roles& roles);
 /// The figures stay in view when the bed's edge does not.
 void draw_rulers(QPainter& painter, const geometry::Box& bed, const Camera& camera, const theme::Roles& roles);
 void draw_stock(QPainter& painter, const job::Stock& stock, const Camera& camera, const theme::Roles& roles);

@@ -42,7 +42,8 @@ ConnectionSheet::ConnectionSheet(MachineLink& machine, MachineKeeper& keeper,
     connect(&watch_, &PortWatch::changed, this, &ConnectionSheet::show_ports);
     connect(ask_, &QPushButton::clicked, this, &ConnectionSheet::ask);
     connect(&asker_, &PortAsker::answered, this,
-            [this](const QString& path, const QString& answer, const Error& error) {
+            [this](const QString& path, const QString& answer, const Speech& speech, const Error& error) {
+                if (!answer.isEmpty()) speeches_[path] = speech;
                 answers_[path] = answer.isEmpty() ? wording::describe(error).whole() : tr("Answers: %1").arg(answer);
                 show_ports();
             });
@@ -75,7 +76,9 @@ void ConnectionSheet::show_ports() {
         auto* use = make_button(tr("Connect to it"), ButtonLook::plain, box);
         use->setAccessibleName(tr("Connect to %1").arg(path));
         connect(use, &QPushButton::clicked, this, [this, path] {
-            keeper_.connect_to(path);
+            const auto speech = speeches_.find(path);
+            speech == speeches_.end() ? keeper_.connect_to(path)
+                                      : keeper_.connect_to(path, speech->second.baud, speech->second.dialect);
             deleteLater();
         });
         line->addWidget(use);
@@ -118,8 +121,10 @@ void open_connection_sheet(MachineLink& machine, MachineKeeper& keeper, const st
     if (machine.active()) sheet->add_text(Sheet::tr("It is working. Stop it before you disconnect."), Tone::attention);
     sheet->add_button(Sheet::tr("Machine…"), ButtonLook::plain,
                       [&machine, &keeper, over] { new ProfileSheet(machine, keeper, over); });
-    sheet->add_button(Sheet::tr("Settings…"), ButtonLook::plain,
-                      [&machine, over] { new ControllerSheet(machine, over); });
+    sheet
+        ->add_button(Sheet::tr("Settings…"), ButtonLook::plain,
+                     [&machine, over] { new ControllerSheet(machine, over); })
+        ->setEnabled(machine.snapshot().can.settings);
     sheet->add_button(Sheet::tr("Wire…"), ButtonLook::plain, [&machine, over] { new WireSheet(machine, over); });
     sheet->add_button(Sheet::tr("Disconnect"), ButtonLook::plain, [&machine] { machine.disconnect_now(); })
         ->setEnabled(!machine.active());

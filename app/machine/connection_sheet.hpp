@@ -28,6 +28,7 @@ class ConnectionSheet : public Sheet {
     QLabel* note_;
     QPushButton* ask_;
     std::map<QString, QCheckBox*> ticks_;
+    std::map<QString, Speech> speeches_;  ///< of those that answered
     std::map<QString, QString> answers_;  ///< by path; kept while ports come and go
 };
 

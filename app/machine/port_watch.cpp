@@ -9,7 +9,12 @@ namespace chalkline::app {
 namespace {
 
 constexpr int look_every = 800;  // ms
-constexpr int speeds[]{115200, 250000, 57600, 9600};
+using machine::Dialect;
+constexpr Speech ways[]{{115200, Dialect::realtime},
+                        {250000, Dialect::line_by_line},
+                        {115200, Dialect::line_by_line},
+                        {57600, Dialect::realtime},
+                        {9600, Dialect::realtime}};
 
 }  // namespace
 
@@ -57,7 +62,7 @@ PortAsker::~PortAsker() = default;
 
 void PortAsker::ask(const QStringList& paths) {
     waiting_ = paths;
-    baud_ = 0;
+    tried_ = 0;
     next();
 }
 
@@ -69,11 +74,12 @@ void PortAsker::next() {
     if (waiting_.isEmpty()) return Q_EMIT done();
     const auto address = link::parse_address(waiting_.front().toStdString());
     if (!address) {
-        Q_EMIT answered(waiting_.takeFirst(), {}, address.error());
+        Q_EMIT answered(waiting_.takeFirst(), {}, {}, address.error());
         return next();
     }
     machine::MachineProfile profile = profile_;
-    profile.baud = speeds[baud_];
+    profile.baud = ways[tried_].baud;
+    profile.dialect = ways[tried_].dialect;
     const QPointer<PortAsker> self(this);
     runner_ =
         std::make_unique<link::SessionRunner>(*address, profile, [self, attempt](std::vector<machine::Event> events) {
@@ -93,8 +99,8 @@ void PortAsker::take(const std::vector<machine::Event>& events) {
         if (std::holds_alternative<event::Ready>(happened)) {
             const QString answer =
                 version_.empty() ? tr("a controller") : tr("controller %1").arg(QString::fromStdString(version_));
-            Q_EMIT answered(waiting_.takeFirst(), answer, {});
-            baud_ = 0;
+            Q_EMIT answered(waiting_.takeFirst(), answer, ways[tried_], {});
+            tried_ = 0;
             return next();
         }
         const auto* failed = std::get_if<event::Failed>(&happened);
@@ -102,12 +108,12 @@ void PortAsker::take(const std::vector<machine::Event>& events) {
         // Another speed may be understood; a port that cannot be opened stays shut at any speed.
         const bool may_speak =
             failed->error.code == machine::error::speaks_otherwise || failed->error.code == machine::error::silent;
-        if (may_speak && baud_ + 1 < static_cast<int>(std::size(speeds))) {
-            ++baud_;
+        if (may_speak && tried_ + 1 < std::size(ways)) {
+            ++tried_;
             return next();
         }
-        Q_EMIT answered(waiting_.takeFirst(), {}, failed->error);
-        baud_ = 0;
+        Q_EMIT answered(waiting_.takeFirst(), {}, {}, failed->error);
+        tried_ = 0;
         return next();
     }
 }

@@ -41,8 +41,14 @@ class PortWatch : public QObject {
     TaskRunner looker_;
 };
 
-/// Asks ports one after the other who is there, at the usual speeds, and says what each answered. Opening a port may
-/// reset the board behind it.
+/// How a controller is spoken to.
+struct Speech {
+    int baud = 115200;
+    machine::Dialect dialect = machine::Dialect::realtime;
+};
+
+/// Asks ports one after the other who is there, at the usual speeds and in both dialects, and says what each answered.
+/// Opening a port may reset the board behind it.
 class PortAsker : public QObject {
     Q_OBJECT
  public:
@@ -52,8 +58,9 @@ class PortAsker : public QObject {
     bool asking() const { return runner_ != nullptr; }
 
  Q_SIGNALS:
-    /// `answer`: the controller's greeting; empty with an error.
-    void answered(const QString& path, const QString& answer, const chalkline::Error& error);
+    /// `answer`: the controller's greeting; empty with an error. `speech`: how it was understood.
+    void answered(const QString& path, const QString& answer, const chalkline::app::Speech& speech,
+                  const chalkline::Error& error);
     void done();
 
  private:
@@ -61,7 +68,7 @@ class PortAsker : public QObject {
     void take(const std::vector<machine::Event>& events);
     machine::MachineProfile profile_;
     QStringList waiting_;
-    int baud_ = 0;  ///< index into the speeds tried
+    std::size_t tried_ = 0;  ///< ways of speaking to this port
     int attempt_ = 0;
     std::string version_;
     std::unique_ptr<link::SessionRunner> runner_;

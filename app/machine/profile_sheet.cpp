@@ -32,7 +32,9 @@ ProfileSheet::ProfileSheet(MachineLink& machine, MachineKeeper& keeper, QWidget*
     scroll->setFrameShape(QFrame::NoFrame);
     scroll->setWidgetResizable(true);
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setObjectName("trayScroll");
     auto* body = new QWidget(scroll);
+    body->setObjectName("trayPage");
     auto* all = new QVBoxLayout(body);
     all->setContentsMargins(0, 0, 12, 0);
     auto* name = new QLineEdit(QString::fromStdString(machine.profile().name), body);
@@ -229,6 +231,9 @@ void ProfileSheet::add_motion(QVBoxLayout* all) {
     add(tr("Speed of framing"), "mm/min", 0, 1, profile.frame_speed, [](Profile& p, double v) { p.frame_speed = v; });
     add(tr("Speed of moving by hand"), "mm/min", 0, 1, profile.jog_speed,
         [](Profile& p, double v) { p.jog_speed = v; });
+    add_choice(rows, tr("The controller hears"), {tr("real-time bytes and lines"), tr("one line after the other")},
+               static_cast<int>(profile.dialect),
+               [](Profile& p, int v) { p.dialect = static_cast<machine::Dialect>(v); });
     add(tr("S value of full power"), {}, 0, 1, profile.full_power_s,
         [](Profile& p, double v) { p.full_power_s = static_cast<int>(v); });
     add(tr("Serial speed"), "baud", 0, 300, profile.baud, [](Profile& p, double v) { p.baud = static_cast<int>(v); });

@@ -50,7 +50,10 @@ void open_state_sheet(MachineLink& machine, const job::Job& job, const std::func
     auto* sheet = new Sheet(state.what, over);
     if (!state.help.isEmpty()) sheet->add_text(state.help);
     const auto steps = machine::next_steps(machine.snapshot(), machine.profile());
-    sheet->add_button(Sheet::tr("Leave it"), ButtonLook::plain, {});
+    if (steps.empty())
+        sheet->add_button(Sheet::tr("Good"), ButtonLook::accent, {});
+    else
+        sheet->add_button(Sheet::tr("Leave it"), ButtonLook::plain, {});
     for (auto step = steps.rbegin(); step != steps.rend(); ++step)
         sheet->add_button(
             wording::name(*step), *step == steps.front() ? ButtonLook::accent : ButtonLook::plain,

@@ -328,7 +328,8 @@ void MainWindow::connect_sample_machine() {
 bool MainWindow::escape_pressed() {
     if (!machine_.active()) return false;
     const bool held = machine_.snapshot().state == machine::ControllerState::hold;
-    if (held || hold_asked_) {
+    // Where nothing can be held the first Esc stops.
+    if (held || hold_asked_ || !machine_.snapshot().can.hold) {
         machine_.stop();
     } else {
         machine_.hold();

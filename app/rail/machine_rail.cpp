@@ -51,9 +51,7 @@ MachineRail::MachineRail(MachineLink& machine, const theme::Roles& roles, QWidge
     home_ = add(tr("Home"), ButtonLook::rail, tr("Find home"), &MachineLink::home);
     hold_ = add(tr("Hold"), ButtonLook::rail, tr("Hold the head and the beam (Esc)"), &MachineLink::hold);
     resume_ = add(tr("Resume"), ButtonLook::rail, tr("Go on after a hold"), &MachineLink::resume);
-    stop_ = add(tr("STOP"), ButtonLook::stop,
-                tr("Stop at once, beam off (Esc twice). It does not replace the machine's own emergency switch."),
-                &MachineLink::stop);
+    stop_ = add(tr("STOP"), ButtonLook::stop, {}, &MachineLink::stop);
     connect(machine_button_, &QPushButton::clicked, this, &MachineRail::connection_wanted);
     connect(state_, &QPushButton::clicked, this, &MachineRail::explanation_wanted);
     connect(&machine_, &MachineLink::changed, this, &MachineRail::follow);
@@ -79,9 +77,18 @@ void MachineRail::follow() {
     unlock_->setVisible(locked);
     home_->setEnabled(locked || (idle && now.state == ControllerState::idle));
     const bool held = now.state == ControllerState::hold || now.state == ControllerState::door;
+    hold_->setVisible(now.can.hold);
+    resume_->setVisible(now.can.hold);
     hold_->setEnabled(machine_.active() && !held && now.activity != Activity::stopping);
     resume_->setEnabled(now.connected && held && now.activity != Activity::stopping);
     stop_->setEnabled(true);
+    stop_->setToolTip(
+        now.can.moves_after_stop > 0
+            ? tr("Stop (Esc). This controller cannot be held: up to %1 moves may still run. The machine's own switch "
+                 "is "
+                 "the sure way.")
+                  .arg(now.can.moves_after_stop)
+            : tr("Stop at once, beam off (Esc twice). It does not replace the machine's own emergency switch."));
     update();
 }
 

@@ -37,6 +37,9 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
             beam_off ? tr("Stopped, beam off") : tr("Stopped, but the beam's state is not confirmed"), {}, {}};
         message.help = position_sure ? tr("The head stands still and knows where it is.")
                                      : tr("The position is unknown: find home before you go on.");
+        if (const int moves = machine_.snapshot().can.moves_after_stop; moves > 0)
+            message.help +=
+                " " + tr("This controller cannot be held: up to %1 moves still ran after the stop.").arg(moves);
         if (!beam_off) message.help = tr("Look at the machine and use its own switch if the beam is on.");
         trouble_ = message;
         if (!position_sure) framed_at_.reset();

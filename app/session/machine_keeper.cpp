@@ -35,6 +35,15 @@ void MachineKeeper::connect_to(const QString& address) {
     machine_.connect_to(address, address);
 }
 
+void MachineKeeper::connect_to(const QString& address, int baud, machine::Dialect dialect) {
+    use(key_for(address));
+    machine::MachineProfile profile = machine_.profile();
+    profile.baud = baud;
+    profile.dialect = dialect;
+    machine_.set_profile(profile);
+    machine_.connect_to(address, address);
+}
+
 void MachineKeeper::connect_to_sample(const QString& port) {
     use("simulated " + QString::fromStdString(first_.name));
     machine_.connect_to_sample(port);

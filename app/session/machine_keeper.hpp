@@ -21,6 +21,8 @@ class MachineKeeper : public QObject {
 
     /// Connects with the profile kept for whatever is at that address.
     void connect_to(const QString& address);
+    /// The same, spoken to as it was found to understand.
+    void connect_to(const QString& address, int baud, machine::Dialect dialect);
     void connect_to_sample(const QString& port);
     /// Uses the profile from now on and keeps it for this controller.
     void keep(const machine::MachineProfile& profile);

@@ -77,7 +77,7 @@ QLabel[tone="heading"] { color: @text; font-weight: 600; font-size: 12px; }
 QPushButton { background: @card; border: 1px solid @control; border-radius: 5px; padding: 5px 12px; min-height: 18px; }
 QPushButton:hover { background: @accent_soft; }
 QPushButton:focus { border: 2px solid @accent; padding: 4px 11px; }
-QPushButton:disabled { color: @control; border-color: @hairline; background: @paper; }
+QPushButton:disabled, QLineEdit:disabled, QComboBox:disabled { color: @control; border-color: @hairline; background: @paper; }
 QPushButton[look="accent"] { background: @accent; color: @accent_text; border-color: @accent; font-weight: 600; }
 QPushButton[look="accent"]:focus { border: 2px solid @text; }
 QPushButton[look="accent"]:disabled { background: @hairline; color: @quiet; border-color: @hairline; }

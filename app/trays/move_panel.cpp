@@ -162,7 +162,7 @@ void MovePanel::keep_place() {
 void MovePanel::follow() {
     const auto& now = context_.machine.snapshot();
     const bool free = context_.machine.free();
-    if (!pulsing_.isActive()) pulse_->setEnabled(free);
+    if (!pulsing_.isActive()) pulse_->setEnabled(free && now.can.pulse);
     for (QWidget* one : when_known_)
         one->setEnabled(free && now.position_sure);
     const bool asleep = now.connected && now.state == machine::ControllerState::sleep;

@@ -71,6 +71,9 @@ QPushButton* Sheet::add_staying_button(const QString& text, ButtonLook look, std
 
 void Sheet::open() {
     focus_before_ = window()->focusWidget();
+    // Buttons are never cut off: a sheet with many is wider.
+    setFixedWidth(std::max(width(), buttons_->sizeHint().width() + layout()->contentsMargins().left() +
+                                        layout()->contentsMargins().right()));
     // Word-wrapped labels only know their height at the final width.
     ensurePolished();
     layout()->activate();

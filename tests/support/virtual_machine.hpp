@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <chalkline/machine/session.hpp>
+#include <chalkline/machine/realtime_session.hpp>
 #include <chalkline/simulator/controller.hpp>
 
 #include <memory>
@@ -31,7 +31,7 @@ class VirtualMachine {
     explicit VirtualMachine(const machine::MachineProfile& profile = {});
 
     simulator::Controller controller;
-    machine::Session session;
+    machine::RealtimeSession session;
     std::vector<machine::Event> events;
 
     /// Lets time pass.

@@ -4,6 +4,7 @@
 #include <chalkline/base/file.hpp>
 #include <chalkline/machine/encoder.hpp>
 #include <chalkline/pictures/png.hpp>
+#include <chalkline/simulator/line_board.hpp>
 
 #include <algorithm>
 #include <bit>
@@ -49,8 +50,8 @@ std::string dose_bytes(const simulator::DoseMap& dose) {
 
 class Server {
  public:
-    Server(HostLink& link, simulator::Controller& controller, const Options& options)
-        : link_(link), controller_(controller), options_(options) {}
+    Server(HostLink& link, simulator::Device& device, const simulator::Controller& controller, const Options& options)
+        : link_(link), device_(device), controller_(controller), options_(options) {}
 
     void run() {
         double wall_before = wall();
@@ -60,7 +61,7 @@ class Server {
                 report_asked = 0;
                 write(options_.report, to_json(controller_.report()));
             }
-            const bool resting = controller_.at_rest();
+            const bool resting = device_.at_rest();
             take(resting ? 20 : 0);
             if (link_.take_new_connection()) greet();
             const double now = wall();
@@ -85,9 +86,9 @@ class Server {
         double done = 0;
         while (done < seconds) {
             const double dt = std::min(tick, seconds - done);
-            controller_.advance(dt);
+            device_.advance(dt);
             done += dt;
-            const std::string out = controller_.take_output();
+            const std::string out = device_.take_output();
             if (out.empty()) continue;
             link_.send(out);
             // The clock stands while the host thinks about an answer that makes room, once it has all of the answer.
@@ -102,7 +103,7 @@ class Server {
 
     /// With room for a longest line a host that has anything to say can say it; with less it may have to wait itself.
     void await_host() {
-        while (controller_.room() > static_cast<int>(machine::longest_line)) {
+        while (device_.room() > static_cast<int>(machine::longest_line)) {
             host_answers_ = take(host_answers_ ? host_patience : idle_patience);
             if (!host_answers_) return;
         }
@@ -110,16 +111,17 @@ class Server {
 
     bool take(int milliseconds) {
         const std::string bytes = link_.receive(milliseconds);
-        controller_.receive(bytes);
+        device_.receive(bytes);
         host_answers_ = host_answers_ || !bytes.empty();
         return !bytes.empty();
     }
 
     /// A board behind a network module does not restart for a new connection, but it says hello.
-    void greet() { link_.send("\r\nGrbl 1.1h ['$' for help]\r\n"); }
+    void greet() { link_.send(device_.greeting()); }
 
     HostLink& link_;
-    simulator::Controller& controller_;
+    simulator::Device& device_;
+    const simulator::Controller& controller_;  ///< for its report
     const Options& options_;
     bool host_answers_ = true;
     std::string unfinished_;  ///< what was answered since the last whole line
@@ -138,7 +140,10 @@ void install_signals() {
 }
 
 void serve(HostLink& link, simulator::Controller& controller, const Options& options) {
-    Server(link, controller, options).run();
+    if (options.profile.dialect == machine::Dialect::realtime)
+        return Server(link, controller, controller, options).run();
+    simulator::LineBoard board(controller);
+    Server(link, board, controller, options).run();
 }
 
 bool write_results(const Options& options, const simulator::Controller& controller, const simulator::DoseMap& dose) {

@@ -98,6 +98,8 @@ constexpr std::array sentences{
              S("Mend that value in the file; docs/formats/machine.md lists what is allowed.")},
     Sentence{"machine.bad-own-line", S("“{text}” cannot stand among your own lines"),
              S("Each is plain, 70 signs at most, and does not turn the beam on (M3, M4).")},
+    Sentence{"machine.not-supported", S("This controller cannot do that"),
+             S("It reads one line after the other and hears nothing in between.")},
     Sentence{"machine.no-probe", S("This machine has no probe"), S("Set the focus by hand with the gauge.")},
     Sentence{"machine.silent", S("The port is open, but nothing answers"),
              S("Is the machine switched on, the cable in, and the baud rate right?")},

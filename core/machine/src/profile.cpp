@@ -159,6 +159,14 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
     fields.number("beam_hours", profile.beam_hours, 0, 1e6);
     fields.flag("z_axis", profile.z_axis);
     fields.flag("start_button", profile.start_button);
+    if (json.contains("dialect")) {
+        if (json["dialect"] == "realtime")
+            profile.dialect = Dialect::realtime;
+        else if (json["dialect"] == "line-by-line")
+            profile.dialect = Dialect::line_by_line;
+        else
+            fields.fault = "dialect";
+    }
     fields.flag("probe", profile.focus.probe);
     if (json.contains("rest_mm") && !json["rest_mm"].is_null()) {
         geometry::Point rest;
@@ -213,6 +221,7 @@ static Json json_of(const MachineProfile& profile) {
                 {"dot_mw", profile.dot_milliwatts},
                 {"wavelength_nm", profile.wavelength},
                 {"air_m", profile.air},
+                {"dialect", profile.dialect == Dialect::realtime ? "realtime" : "line-by-line"},
                 {"start_button", profile.start_button},
                 {"gauge_mm", profile.focus.height},
                 {"probe", profile.focus.probe},

@@ -73,7 +73,7 @@ class SessionRunner::Worker {
             if (!is_pseudo_terminal(*descriptor)) greeting_wait = board_restart;
             stream_.emplace<Serial>(io_, *descriptor);
         }
-        session_.emplace(profile_, greeting_wait);
+        session_ = machine::make_session(profile_, greeting_wait);
         return {};
     }
 
@@ -175,7 +175,7 @@ class SessionRunner::Worker {
     asio::io_context io_;
     asio::steady_timer timer_;
     std::variant<std::monostate, Serial, Socket> stream_;
-    std::optional<machine::Session> session_;
+    std::unique_ptr<machine::Session> session_;
     std::array<char, 4096> incoming_{};
     std::string outgoing_;
     bool writing_ = false, closed_ = false;

@@ -58,7 +58,7 @@ TEST_CASE("a forgotten G92 of another program is taken away before a burn") {
     vm.run(0.5);
     // Another conversation begins, as when Chalkline is started anew.
     vm.session.closed("ended", vm.now);
-    Session again(vm.session.profile(), 0.3);
+    RealtimeSession again(vm.session.profile(), 0.3);
     vm.session = std::move(again);
     vm.session.opened(vm.now);
     vm.events.clear();

@@ -122,7 +122,7 @@ TEST_CASE("the probe finds the piece and leaves the beam in focus above it") {
 }
 
 TEST_CASE("builds that put 0 where home is lead to the same bed") {
-    Session session(MachineProfile{}, 0);
+    RealtimeSession session(MachineProfile{}, 0);
     session.opened(0);
     double now = 0;
     const auto say = [&](const char* line) {

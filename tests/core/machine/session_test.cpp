@@ -211,7 +211,7 @@ TEST_CASE("without laser mode or with another full power nothing is burned") {
 }
 
 TEST_CASE("a silent port and a stranger on it are told apart") {
-    Session silent({}, 0.3);
+    RealtimeSession silent({}, 0.3);
     silent.opened(0);
     for (double t = 0; t < 6; t += 0.05)
         silent.tick(t);
@@ -219,7 +219,7 @@ TEST_CASE("a silent port and a stranger on it are told apart") {
     REQUIRE(find_event<event::Failed>(events));
     CHECK(find_event<event::Failed>(events)->error.code == machine::error::silent);
 
-    Session stranger({}, 0.3);
+    RealtimeSession stranger({}, 0.3);
     stranger.opened(0);
     for (double t = 0; t < 6; t += 0.05) {
         stranger.received("$GPGGA,123519,4807.038,N\r\n", t);
@@ -287,7 +287,7 @@ TEST_CASE("whatever the controller says in whatever order, the session stays san
                                                   "o",
                                                   "k\r\n"};
     rc::prop("buffer never overfilled, nothing sent after the link is gone", [] {
-        Session session({}, 0.3);
+        RealtimeSession session({}, 0.3);
         double now = 0;
         session.opened(now);
         int open = 0;  // bytes of unanswered lines, as the controller counts them

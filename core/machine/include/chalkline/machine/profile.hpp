@@ -38,6 +38,10 @@ struct OwnLines {
     bool operator==(const OwnLines&) const = default;
 };
 
+/// How a controller is spoken to: the reference dialect, whose real-time bytes act at once, or one line after the
+/// other.
+enum class Dialect { realtime, line_by_line };
+
 /// One machine as Chalkline, its command line and the simulated machine know it. Bed coordinates: mm, X right,
 /// Y away from the maker, 0, 0 at the near left corner of the work area.
 struct MachineProfile {
@@ -60,6 +64,7 @@ struct MachineProfile {
     double dot_milliwatts = 5;  ///< of the faint dot that shows where the beam is
     int wavelength = 450;       ///< nm
     int air = 8;                ///< the M word that turns air assist on: 7 or 8
+    Dialect dialect = Dialect::realtime;
     bool start_button = false;  ///< a start button is wired to the controller
     FocusGauge focus;
     std::optional<geometry::Point> rest;  ///< where the head waits after finding home and after a job

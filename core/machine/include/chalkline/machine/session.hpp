@@ -1,11 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/base/result.hpp>
+#include <chalkline/machine/encoder.hpp>
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/machine/reply.hpp>
-#include <chalkline/machine/streamer.hpp>
 
-#include <deque>
 #include <map>
 #include <memory>
 #include <optional>
@@ -31,6 +30,7 @@ inline constexpr std::string_view position_unknown = "machine.position-unknown";
 inline constexpr std::string_view not_while_working = "machine.not-while-working";
 inline constexpr std::string_view bad_line = "machine.bad-line";
 inline constexpr std::string_view no_z_axis = "machine.no-z-axis";
+inline constexpr std::string_view not_supported = "machine.not-supported";
 inline constexpr std::string_view no_probe = "machine.no-probe";
 inline constexpr std::string_view alarm = "machine.alarm";
 inline constexpr std::string_view reset_by_itself = "machine.reset-by-itself";
@@ -39,10 +39,19 @@ inline constexpr std::string_view reset_by_itself = "machine.reset-by-itself";
 /// What the session is in the middle of.
 enum class Activity { none, connecting, homing, jogging, pulsing, probing, framing, burning, stopping };
 
+/// What can be asked of a controller, by what it speaks.
+struct Capabilities {
+    bool hold = true;      ///< moves can be held, gone on with, and cancelled
+    bool settings = true;  ///< it tells its settings and takes others
+    bool pulse = true, probe = true;
+    int moves_after_stop = 0;  ///< that may still run after a stop
+};
+
 /// The machine as far as it is known at one moment. A value for the interface to show.
 struct Snapshot {
     bool connected = false;
     Activity activity = Activity::connecting;
+    Capabilities can;
     ControllerState state = ControllerState::unknown;
     int sub = 0;
     std::optional<geometry::Point> position;  ///< bed coordinates, mm
@@ -99,142 +108,84 @@ struct Refused {
 using Event = std::variant<event::Changed, event::Wire, event::Ready, event::Finished, event::Stopped, event::Failed,
                            event::Refused>;
 
-/// The conversation with one controller, as a pure state machine: bytes and the clock go in, bytes and events come
-/// out. No I/O, no threads. `now` is any steady clock in seconds. Real-time bytes leave ahead of queued lines.
+/// The conversation with one controller, whatever it speaks, as a pure state machine: bytes and the clock go in, bytes
+/// and events come out. No I/O, no threads. `now` is any steady clock in seconds. Real-time bytes leave ahead of queued
+/// lines.
 class Session {
  public:
-    /// `greeting_wait`: seconds to wait for a greeting before asking; boards that reset on opening need about 2.
-    Session(MachineProfile profile, double greeting_wait);
+    virtual ~Session() = default;
 
     // What happens outside.
-    void opened(double now);
-    void received(std::string_view bytes, double now);
+    virtual void opened(double now) = 0;
+    virtual void received(std::string_view bytes, double now) = 0;
     /// Call at least every 100 ms.
-    void tick(double now);
+    virtual void tick(double now) = 0;
     /// The link is gone (`reason` from the system). Nothing can be sent any more.
-    void closed(const std::string& reason, double now);
+    virtual void closed(const std::string& reason, double now) = 0;
 
     // What the maker asks for. An error means nothing was sent.
-    Result<void> home();
-    Result<void> unlock();
+    virtual Result<void> home() = 0;
+    virtual Result<void> unlock() = 0;
     /// Writes the one setting without which every change of power stops the head ($32=1).
-    Result<void> turn_laser_mode_on();
+    virtual Result<void> turn_laser_mode_on() = 0;
     /// Moves the head by a distance (mm), dark, never past the bed when the position is sure.
-    Result<void> jog(geometry::Point by, Speed speed);
+    virtual Result<void> jog(geometry::Point by, Speed speed) = 0;
     /// Moves the head to a place of the bed, dark. Errors too when the head's place is not known.
-    Result<void> go_to(geometry::Point place, Speed speed);
+    virtual Result<void> go_to(geometry::Point place, Speed speed) = 0;
     /// Moves the head on in a direction (of any length) until `cancel_jog`, never past the bed; where its place is not
     /// known at most `blind_reach`.
-    Result<void> jog_on(geometry::Point way, Speed speed);
+    virtual Result<void> jog_on(geometry::Point way, Speed speed) = 0;
     static constexpr double blind_reach = 100;  ///< mm
     /// Brings a move to rest at once; nothing else is stopped by it.
-    void cancel_jog();
+    virtual void cancel_jog() = 0;
     /// Raises (above 0) or lowers the focus by a distance, mm.
-    Result<void> move_focus(double by);
+    virtual Result<void> move_focus(double by) = 0;
     /// One burst of the beam where the head stands, timed by the controller; power and time are held to small values.
-    Result<void> pulse(Power power, Duration time);
+    virtual Result<void> pulse(Power power, Duration time) = 0;
     static constexpr Power strongest_pulse = Power::percent(20);
     static constexpr Duration longest_pulse = Duration::seconds(0.2);
     /// Lowers the head until its probe touches, then raises it until the beam is in focus there.
-    Result<void> probe();
+    virtual Result<void> probe() = 0;
     /// The maker says where the head stands, on a machine that cannot find home or has not.
-    Result<void> stands_at(geometry::Point place);
+    virtual Result<void> stands_at(geometry::Point place) = 0;
     /// Lets the motors go, so that the head can be pushed by hand; where it is is not known afterwards.
-    Result<void> release_motors();
+    virtual Result<void> release_motors() = 0;
     /// Wakes a controller that sleeps with its motors released.
-    void wake();
+    virtual void wake() = 0;
     /// Writes one setting of the controller.
-    Result<void> write_setting(int number, double value);
+    virtual Result<void> write_setting(int number, double value) = 0;
     /// One line as typed, for whoever knows the controller. Refused while anything runs, and with bytes that would act
     /// at once or start another line.
-    Result<void> send_line(const std::string& text);
+    virtual Result<void> send_line(const std::string& text) = 0;
     /// Runs dark lines around the job.
-    Result<void> frame(std::unique_ptr<LineSource> lines);
+    virtual Result<void> frame(std::unique_ptr<LineSource> lines) = 0;
     /// REQUIRES: the lines passed the program checker.
-    Result<void> burn(std::unique_ptr<LineSource> lines);
-    void hold();
-    void resume();
-    /// Stops whatever goes on: hold, wait for it at most `hold_wait` seconds, then reset.
-    void stop();
+    virtual Result<void> burn(std::unique_ptr<LineSource> lines) = 0;
+    virtual void hold() = 0;
+    virtual void resume() = 0;
+    /// Stops whatever goes on as soon as the controller lets it, and turns the beam off.
+    virtual void stop() = 0;
 
     /// Other figures of the same machine, from now on.
-    Result<void> set_profile(const MachineProfile& profile);
+    virtual Result<void> set_profile(const MachineProfile& profile) = 0;
 
     /// Bytes to put on the link now; empty when there is nothing to send.
-    std::string take_output();
-    std::vector<Event> take_events();
-    const Snapshot& snapshot() const { return now_; }
-    const MachineProfile& profile() const { return profile_; }
+    virtual std::string take_output() = 0;
+    virtual std::vector<Event> take_events() = 0;
+    virtual const Snapshot& snapshot() const = 0;
+    virtual const MachineProfile& profile() const = 0;
     /// `$N` as the controller stated it.
-    std::optional<double> setting(int number) const;
+    virtual std::optional<double> setting(int number) const = 0;
 
-    static constexpr double status_interval = 0.15;  ///< s between status requests: about 7 Hz
-    static constexpr double silence_limit = 2;       ///< s without a byte before the link counts as silent
-    static constexpr double hold_wait = 3;           ///< s a stop waits for the head to come to rest
-
- private:
-    /// Where opening the conversation stands.
-    enum class Greeting { waiting, settings, done, failed };
-    /// Where stopping stands.
-    enum class Stopping { no, holding, resetting, confirming };
-    void handle(const std::string& line);
-    void handle_status(const reply::Status& status);
-    void handle_answer(std::optional<int> error_number);
-    void handle_command_answer(std::optional<int> error_number);
-    void handle_stream_answer(std::optional<int> error_number);
-    void handle_greeting(const std::string& version);
-    void handle_alarm(int number);
-    void tick_greeting();
-    void tick_stopping();
-    void tick_watchdog();
-    void begin_reading_settings();
-    void finish_if_at_rest();
-    Result<void> require_free() const;
-    Result<void> start(Activity activity, std::unique_ptr<LineSource> lines);
-    Result<void> require_on_bed(geometry::Point place) const;
-    Result<void> jog_by(geometry::Point by, Speed speed);
-    void place_bed_origin();
-    void forget_place();
-    void go_to_rest(const std::vector<std::string>& own_lines);
-    void find_origin_after_homing(geometry::Point machine);
-    void begin_stop(std::optional<Error> because);
-    void reset_controller();
-    void end_stop(bool answered);
-    void fail_activity(Error error);
-    void queue_command(std::string text);
-    void send_next();
-    void send_realtime(char byte, const char* shown);
-    void announce();
-
-    MachineProfile profile_;
-    double greeting_wait_;
-    double clock_ = 0;  ///< newest `now`
-    Snapshot now_;
-    std::vector<Event> events_;
-
-    Greeting greeting_ = Greeting::waiting;
-    double opened_at_ = 0, last_byte_ = 0, last_status_request_ = 0;
-    bool heard_anything_ = false;
-    std::string partial_;  ///< bytes of a line not ended yet
-    std::map<int, double> settings_;
-    std::map<std::string, geometry::Point> offsets_;  ///< "G54", "G92", machine coordinates, mm
-    geometry::Point work_offset_;                     ///< last WCO
-    geometry::Point origin_;                          ///< machine coordinates of the bed's 0, 0
-    std::optional<geometry::Point> machine_at_;       ///< last machine coordinates, mm
-    bool just_homed_ = false;                         ///< the next place the controller names is that of home
-    int receive_buffer_, planner_blocks_;
-
-    std::string realtime_, lines_out_;       ///< bytes to send; real-time first
-    std::deque<std::string> queued_, open_;  ///< commands waiting to be sent; sent and not answered
-    std::unique_ptr<Streamer> streamer_;
-
-    Stopping stopping_ = Stopping::no;
-    std::optional<Error> stop_because_;
-    Activity stopped_activity_ = Activity::none;
-    double stop_since_ = 0;
-    bool came_to_rest_ = false;    ///< the hold was completed before the reset
-    bool cancel_wanted_ = false;   ///< a jog was cancelled before the controller said that it took it
-    bool reset_expected_ = false;  ///< the next greeting answers our own reset
+    static constexpr double silence_limit = 2;  ///< s without a byte before the link counts as silent
 };
+
+/// How far beyond the bed counts as on it, mm: half of the last place a controller is told.
+inline constexpr double limit_slack = 0.0005;
+Result<void> require_on_bed(const MachineProfile& profile, geometry::Point place);
+
+/// The conversation that the profile's controller understands. `greeting_wait`: seconds to wait for a greeting before
+/// asking; boards that reset on opening need about 2.
+std::unique_ptr<Session> make_session(const MachineProfile& profile, double greeting_wait);
 
 }  // namespace chalkline::machine

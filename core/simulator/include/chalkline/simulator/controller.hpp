@@ -29,9 +29,27 @@ struct Report {
 };
 std::string to_json(const Report& report);
 
+/// Anything at the far end of a link. Pure: bytes and virtual time go in, bytes come out.
+class Device {
+ public:
+    virtual ~Device() = default;
+    /// Bytes the host put on the link now.
+    virtual void receive(std::string_view bytes) = 0;
+    /// Lets virtual time pass.
+    virtual void advance(double seconds) = 0;
+    /// Bytes that have reached the host by now.
+    virtual std::string take_output() = 0;
+    /// Nothing moves, nothing waits.
+    virtual bool at_rest() const = 0;
+    /// Bytes the host may still send before it has to wait for an answer.
+    virtual int room() const = 0;
+    /// What it says to a new connection.
+    virtual std::string greeting() const = 0;
+};
+
 /// A controller, its axes and its beam, as the public interface of Grbl 1.1 describes them. Pure: bytes and virtual
 /// time go in, bytes come out. Deterministic. Replies and bytes on the way in take the time the baud rate gives them.
-class Controller {
+class Controller : public Device {
  public:
     explicit Controller(machine::MachineProfile profile);
 
@@ -47,23 +65,21 @@ class Controller {
     /// How high the head stands, mm. Moves up and down take no time here.
     double height() const { return height_; }
 
-    /// Bytes the host put on the link now.
-    void receive(std::string_view bytes);
-    /// Lets virtual time pass.
-    void advance(double seconds);
-    /// Bytes that have reached the host by now.
-    std::string take_output();
+    void receive(std::string_view bytes) override;
+    void advance(double seconds) override;
+    std::string take_output() override;
 
     double now() const { return now_; }
     /// Where the head really is on the bed, mm.
     geometry::Point head() const { return motion_.at(); }
     /// Share of full power the beam burns with now.
     double beam() const { return beam_now_; }
-    /// Nothing moves, nothing waits.
-    bool at_rest() const;
+    bool at_rest() const override;
     /// Bytes the host may still send by character counting: the receive buffer less one and less all unanswered lines.
-    int room() const;
+    int room() const override;
+    std::string greeting() const override { return "\r\nGrbl 1.1h ['$' for help]\r\n"; }
     const Report& report() const { return report_; }
+    const machine::MachineProfile& profile() const { return profile_; }
 
     /// The `$N` settings, one "N=value" a line, and back (the EEPROM).
     std::string settings_text() const;

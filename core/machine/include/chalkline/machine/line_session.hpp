@@ -1,0 +1,80 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <chalkline/machine/one_command_lines.hpp>
+#include <chalkline/machine/session.hpp>
+
+#include <deque>
+
+namespace chalkline::machine {
+
+/// Boards that answer every line with `ok` and hear nothing else meanwhile, as on common 3D printers (Marlin's public
+/// G-code interface: M115, M114, M400, M410, G28). One line is on its way at a time. Nothing can be held: a stop sends
+/// nothing more and tells the board to drop what it planned, so up to its whole plan may still run.
+class LineSession : public Session {
+ public:
+    LineSession(MachineProfile profile, double greeting_wait);
+
+    void opened(double now) override;
+    void received(std::string_view bytes, double now) override;
+    void tick(double now) override;
+    void closed(const std::string& reason, double now) override;
+
+    Result<void> home() override;
+    Result<void> unlock() override;
+    Result<void> turn_laser_mode_on() override;
+    Result<void> jog(geometry::Point by, Speed speed) override;
+    Result<void> go_to(geometry::Point place, Speed speed) override;
+    Result<void> jog_on(geometry::Point way, Speed speed) override;
+    void cancel_jog() override {}
+    Result<void> move_focus(double by) override;
+    Result<void> pulse(Power power, Duration time) override;
+    Result<void> probe() override;
+    Result<void> stands_at(geometry::Point place) override;
+    Result<void> release_motors() override;
+    void wake() override {}
+    Result<void> write_setting(int number, double value) override;
+    Result<void> send_line(const std::string& text) override;
+    Result<void> frame(std::unique_ptr<LineSource> lines) override;
+    Result<void> burn(std::unique_ptr<LineSource> lines) override;
+    void hold() override {}
+    void resume() override {}
+    void stop() override;
+    Result<void> set_profile(const MachineProfile& profile) override;
+
+    std::string take_output() override;
+    std::vector<Event> take_events() override;
+    const Snapshot& snapshot() const override { return now_; }
+    const MachineProfile& profile() const override { return profile_; }
+    std::optional<double> setting(int) const override { return {}; }
+
+    static constexpr double stop_wait = 3;  ///< s a stop waits for the answer to the line on its way
+
+ private:
+    void handle(const std::string& line);
+    void handle_ok();
+    void handle_place(const std::string& line);
+    void send_next();
+    std::vector<std::string> way_to_rest(const std::vector<std::string>& own_lines) const;
+    void finish_if_done();
+    void finish_stop(bool answered);
+    Result<void> require_free() const;
+    Result<void> move(Activity activity, std::vector<std::string> lines);
+    Result<void> start(Activity activity, std::unique_ptr<LineSource> lines);
+    void fail_activity(Error error);
+    void announce();
+
+    MachineProfile profile_;
+    double greeting_wait_, clock_ = 0, opened_at_ = 0, last_byte_ = 0, stop_since_ = 0;
+    Snapshot now_;
+    std::vector<Event> events_;
+    std::string partial_, out_;
+    std::deque<std::string> queued_;            ///< commands that wait, sent before the program's lines
+    std::optional<ProgramLine> open_;           ///< sent and not answered
+    std::unique_ptr<LineSource> lines_;         ///< of the program under way
+    std::deque<std::int64_t> in_planner_;       ///< operations of the newest answered lines
+    std::optional<Activity> stopped_activity_;  ///< what is being stopped
+    std::optional<Error> stop_because_;
+    bool asked_ = false, ready_ = false, heard_anything_ = false, gave_up_ = false;
+};
+
+}  // namespace chalkline::machine

@@ -1,0 +1,120 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <chalkline/machine/session.hpp>
+#include <chalkline/machine/streamer.hpp>
+
+#include <deque>
+
+namespace chalkline::machine {
+
+/// The reference dialect (public serial interface of Grbl 1.1): bytes that act at once beside lines that are answered,
+/// as many lines on their way as the controller's buffer holds. Real-time bytes leave ahead of queued lines.
+class RealtimeSession : public Session {
+ public:
+    /// `greeting_wait`: seconds to wait for a greeting before asking; boards that reset on opening need about 2.
+    RealtimeSession(MachineProfile profile, double greeting_wait);
+
+    // What happens outside.
+    void opened(double now) override;
+    void received(std::string_view bytes, double now) override;
+    void tick(double now) override;
+    void closed(const std::string& reason, double now) override;
+
+    // What the maker asks for. An error means nothing was sent.
+    Result<void> home() override;
+    Result<void> unlock() override;
+    Result<void> turn_laser_mode_on() override;
+    Result<void> jog(geometry::Point by, Speed speed) override;
+    Result<void> go_to(geometry::Point place, Speed speed) override;
+    Result<void> jog_on(geometry::Point way, Speed speed) override;
+    void cancel_jog() override;
+    Result<void> move_focus(double by) override;
+    Result<void> pulse(Power power, Duration time) override;
+    Result<void> probe() override;
+    Result<void> stands_at(geometry::Point place) override;
+    Result<void> release_motors() override;
+    void wake() override;
+    Result<void> write_setting(int number, double value) override;
+    Result<void> send_line(const std::string& text) override;
+    Result<void> frame(std::unique_ptr<LineSource> lines) override;
+    Result<void> burn(std::unique_ptr<LineSource> lines) override;
+    void hold() override;
+    void resume() override;
+    void stop() override;
+
+    Result<void> set_profile(const MachineProfile& profile) override;
+
+    std::string take_output() override;
+    std::vector<Event> take_events() override;
+    const Snapshot& snapshot() const override { return now_; }
+    const MachineProfile& profile() const override { return profile_; }
+    std::optional<double> setting(int number) const override;
+
+    static constexpr double status_interval = 0.15;  ///< s between status requests: about 7 Hz
+    static constexpr double hold_wait = 3;           ///< s a stop waits for the head to come to rest
+
+ private:
+    /// Where opening the conversation stands.
+    enum class Greeting { waiting, settings, done, failed };
+    /// Where stopping stands.
+    enum class Stopping { no, holding, resetting, confirming };
+    void handle(const std::string& line);
+    void handle_status(const reply::Status& status);
+    void handle_answer(std::optional<int> error_number);
+    void handle_command_answer(std::optional<int> error_number);
+    void handle_stream_answer(std::optional<int> error_number);
+    void handle_greeting(const std::string& version);
+    void handle_alarm(int number);
+    void tick_greeting();
+    void tick_stopping();
+    void tick_watchdog();
+    void begin_reading_settings();
+    void finish_if_at_rest();
+    Result<void> require_free() const;
+    Result<void> start(Activity activity, std::unique_ptr<LineSource> lines);
+    Result<void> jog_by(geometry::Point by, Speed speed);
+    void place_bed_origin();
+    void forget_place();
+    void go_to_rest(const std::vector<std::string>& own_lines);
+    void find_origin_after_homing(geometry::Point machine);
+    void begin_stop(std::optional<Error> because);
+    void reset_controller();
+    void end_stop(bool answered);
+    void fail_activity(Error error);
+    void queue_command(std::string text);
+    void send_next();
+    void send_realtime(char byte, const char* shown);
+    void announce();
+
+    MachineProfile profile_;
+    double greeting_wait_;
+    double clock_ = 0;  ///< newest `now`
+    Snapshot now_;
+    std::vector<Event> events_;
+
+    Greeting greeting_ = Greeting::waiting;
+    double opened_at_ = 0, last_byte_ = 0, last_status_request_ = 0;
+    bool heard_anything_ = false;
+    std::string partial_;  ///< bytes of a line not ended yet
+    std::map<int, double> settings_;
+    std::map<std::string, geometry::Point> offsets_;  ///< "G54", "G92", machine coordinates, mm
+    geometry::Point work_offset_;                     ///< last WCO
+    geometry::Point origin_;                          ///< machine coordinates of the bed's 0, 0
+    std::optional<geometry::Point> machine_at_;       ///< last machine coordinates, mm
+    bool just_homed_ = false;                         ///< the next place the controller names is that of home
+    int receive_buffer_, planner_blocks_;
+
+    std::string realtime_, lines_out_;       ///< bytes to send; real-time first
+    std::deque<std::string> queued_, open_;  ///< commands waiting to be sent; sent and not answered
+    std::unique_ptr<Streamer> streamer_;
+
+    Stopping stopping_ = Stopping::no;
+    std::optional<Error> stop_because_;
+    Activity stopped_activity_ = Activity::none;
+    double stop_since_ = 0;
+    bool came_to_rest_ = false;    ///< the hold was completed before the reset
+    bool cancel_wanted_ = false;   ///< a jog was cancelled before the controller said that it took it
+    bool reset_expected_ = false;  ///< the next greeting answers our own reset
+};
+
+}  // namespace chalkline::machine

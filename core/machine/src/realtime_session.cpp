@@ -1,0 +1,679 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/machine/realtime_session.hpp>
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <cstdio>
+#include <limits>
+#include <utility>
+
+namespace chalkline::machine {
+namespace {
+
+constexpr char status_request = '?', feed_hold = '!', cycle_start = '~', soft_reset = 0x18;
+constexpr char jog_cancel = static_cast<char>(0x85);
+constexpr double greeting_patience = 3;  // s after the first question before the port counts as silent
+constexpr double settings_patience = 5;  // s for the answers to the settings questions
+constexpr double reset_patience = 2;     // s for the greeting after our reset, and for the status after that
+constexpr std::size_t longest_reply = 4096;
+
+std::string decimal(double value) {
+    return fmt::format("{:.3f}", value);
+}
+
+/// The number and value of a line like "$32=1".
+std::optional<std::pair<int, double>> written_setting(const std::string& line) {
+    int number = 0;
+    double value = 0;
+    char rest = 0;
+    if (std::sscanf(line.c_str(), "$%d=%lf%c", &number, &value, &rest) != 2) return {};
+    return std::pair{number, value};
+}
+
+bool at_rest(ControllerState state, int sub) {
+    return state == ControllerState::idle || state == ControllerState::alarm ||
+           (state == ControllerState::hold && sub == 0) || (state == ControllerState::door && sub < 2);
+}
+
+}  // namespace
+
+RealtimeSession::RealtimeSession(MachineProfile profile, double greeting_wait)
+    : profile_(std::move(profile)),
+      greeting_wait_(greeting_wait),
+      origin_(profile_.bed_origin()),
+      receive_buffer_(profile_.receive_buffer),
+      planner_blocks_(profile_.planner_blocks) {}
+
+// ---------------------------------------------------------------- what happens outside
+
+void RealtimeSession::opened(double now) {
+    clock_ = opened_at_ = last_byte_ = last_status_request_ = now;
+    now_ = {};
+    now_.connected = true;
+    announce();
+}
+
+void RealtimeSession::received(std::string_view bytes, double now) {
+    clock_ = last_byte_ = now;
+    now_.silent_for = 0;
+    for (const char c : bytes) {
+        if (c == '\n') {
+            handle(std::exchange(partial_, {}));
+        } else if (c != '\r' && partial_.size() < longest_reply) {
+            partial_ += c;
+        }
+    }
+    send_next();
+}
+
+void RealtimeSession::tick(double now) {
+    clock_ = now;
+    if (!now_.connected || greeting_ == Greeting::failed) return;
+    tick_greeting();
+    tick_stopping();
+    tick_watchdog();
+    // A homing controller answers nothing; asking would only pile up.
+    const bool ask = greeting_ == Greeting::done && now_.activity != Activity::homing;
+    if (ask && clock_ - last_status_request_ >= status_interval) send_realtime(status_request, nullptr);
+    send_next();
+}
+
+void RealtimeSession::closed(const std::string& reason, double now) {
+    clock_ = now;
+    if (!now_.connected) return;
+    now_.connected = false;
+    now_.state = ControllerState::unknown;
+    streamer_.reset();
+    queued_.clear();
+    open_.clear();
+    realtime_.clear();
+    lines_out_.clear();
+    stopping_ = Stopping::no;
+    fail_activity({std::string(error::link_lost), {{"reason", reason}}, {}, 0});
+}
+
+// ---------------------------------------------------------------- what the maker asks for
+
+Result<void> RealtimeSession::home() {
+    if (profile_.home == HomeCorner::none || setting(22).value_or(0) == 0) return fail(error::no_homing);
+    if (now_.state != ControllerState::alarm)
+        if (auto free = require_free(); !free) return free;
+    if (greeting_ != Greeting::done) return fail(error::not_ready);
+    if (now_.activity != Activity::none) return fail(error::busy);
+    now_.activity = Activity::homing;
+    queue_command("$H");
+    announce();
+    return {};
+}
+
+Result<void> RealtimeSession::unlock() {
+    if (greeting_ != Greeting::done) return fail(error::not_ready);
+    if (now_.activity != Activity::none) return fail(error::busy);
+    queue_command("$X");
+    return {};
+}
+
+Result<void> RealtimeSession::turn_laser_mode_on() {
+    if (auto free = require_free(); !free) return free;
+    queue_command("$32=1");
+    return {};
+}
+
+Result<void> RealtimeSession::jog(geometry::Point by, Speed speed) {
+    if (auto free = require_free(); !free) return free;
+    if (now_.position_sure && now_.position && !now_.placed_by_hand)
+        if (auto inside = require_on_bed(profile_, *now_.position + by); !inside) return inside;
+    return jog_by(by, speed);
+}
+
+Result<void> RealtimeSession::go_to(geometry::Point place, Speed speed) {
+    if (auto free = require_free(); !free) return free;
+    if (!now_.position_sure || !now_.position) return fail(error::position_unknown);
+    if (auto inside = require_on_bed(profile_, place); !inside) return inside;
+    const geometry::Point by = place - *now_.position;
+    if (geometry::distance(by, {}) < limit_slack) return {};
+    return jog_by(by, speed);
+}
+
+Result<void> RealtimeSession::jog_on(geometry::Point way, Speed speed) {
+    if (auto free = require_free(); !free) return free;
+    const double size = geometry::distance(way, {});
+    if (size <= 0) return {};
+    way = way * (1 / size);
+    double reach = blind_reach;
+    if (now_.position_sure && now_.position && !now_.placed_by_hand) {
+        const geometry::Box bed = profile_.bed();
+        const auto room = [](double at, double step, double low, double high) {
+            if (std::abs(step) < 1e-9) return std::numeric_limits<double>::infinity();
+            return ((step > 0 ? high : low) - at) / step;
+        };
+        reach = std::min(room(now_.position->x, way.x, bed.left, bed.right),
+                         room(now_.position->y, way.y, bed.bottom, bed.top));
+        // Rounding to the controller's three decimals must not step over the edge.
+        reach = std::floor(reach * 1000) / 1000;
+        if (reach <= 0) return {};
+    }
+    return jog_by(way * reach, speed);
+}
+
+Result<void> RealtimeSession::jog_by(geometry::Point by, Speed speed) {
+    now_.activity = Activity::jogging;
+    queue_command(fmt::format("$J=G91G21X{:.3f}Y{:.3f}F{:.0f}", by.x, by.y, speed.mm_per_min()));
+    announce();
+    return {};
+}
+
+/// The cancel overtakes every line: a jog that has not been read yet would begin after it. So it is said again when the
+/// jog is known to have begun.
+void RealtimeSession::cancel_jog() {
+    if (!now_.connected || now_.activity != Activity::jogging) return;
+    std::erase_if(queued_, [](const std::string& line) { return line.starts_with("$J="); });
+    cancel_wanted_ =
+        std::any_of(open_.begin(), open_.end(), [](const std::string& line) { return line.starts_with("$J="); });
+    send_realtime(jog_cancel, "jog cancel");
+}
+
+Result<void> RealtimeSession::move_focus(double by) {
+    if (auto free = require_free(); !free) return free;
+    if (!profile_.z_axis) return fail(error::no_z_axis);
+    constexpr double focus_speed = 300;  // mm/min: screws are slow
+    now_.activity = Activity::jogging;
+    queue_command(fmt::format("$J=G91G21Z{:.3f}F{:.0f}", by, focus_speed));
+    announce();
+    return {};
+}
+
+Result<void> RealtimeSession::probe() {
+    if (auto free = require_free(); !free) return free;
+    if (!profile_.focus.probe) return fail(error::no_probe);
+    constexpr double probe_speed = 60;  // mm/min: what it touches may bend
+    now_.activity = Activity::probing;
+    queue_command(fmt::format("G91G21G38.2Z-{:.3f}F{:.0f}", profile_.focus.probe_reach, probe_speed));
+    queue_command("G90");
+    announce();
+    return {};
+}
+
+Result<void> RealtimeSession::stands_at(geometry::Point place) {
+    if (auto free = require_free(); !free) return free;
+    if (!machine_at_) return fail(error::not_ready);
+    if (auto inside = require_on_bed(profile_, place); !inside) return inside;
+    origin_ = *machine_at_ - place;
+    now_.position = place;
+    now_.position_sure = now_.placed_by_hand = true;
+    announce();
+    return {};
+}
+
+Result<void> RealtimeSession::set_profile(const MachineProfile& profile) {
+    if (streamer_ || now_.activity == Activity::homing) return fail(error::not_while_working);
+    profile_ = profile;
+    if (!now_.placed_by_hand) origin_ = profile_.bed_origin();
+    return {};
+}
+
+/// The three lines go out together, so that no trouble on the link can fall between the beam and its end.
+Result<void> RealtimeSession::pulse(Power power, Duration time) {
+    if (auto free = require_free(); !free) return free;
+    if (setting(32).value_or(0) == 0) return fail(error::laser_mode_off);
+    const double share = std::clamp(power.percent(), 0.0, strongest_pulse.percent()) / 100;
+    const double seconds = std::clamp(time.seconds(), 0.0, longest_pulse.seconds());
+    const double full = setting(30).value_or(profile_.full_power_s);
+    now_.activity = Activity::pulsing;
+    for (std::string line :
+         {fmt::format("G1F100M3S{:.0f}", share * full), fmt::format("G4P{:.3f}", seconds), std::string("M5S0")}) {
+        lines_out_ += line + "\n";
+        events_.push_back(event::Wire{true, line});
+        open_.push_back(std::move(line));
+    }
+    announce();
+    return {};
+}
+
+Result<void> RealtimeSession::release_motors() {
+    if (auto free = require_free(); !free) return free;
+    queue_command("$SLP");
+    forget_place();
+    announce();
+    return {};
+}
+
+void RealtimeSession::wake() {
+    if (!now_.connected || now_.state != ControllerState::sleep) return;
+    reset_expected_ = true;
+    send_realtime(soft_reset, "reset");
+}
+
+Result<void> RealtimeSession::write_setting(int number, double value) {
+    if (greeting_ != Greeting::done) return fail(error::not_ready);
+    if (now_.activity != Activity::none || stopping_ != Stopping::no) return fail(error::not_while_working);
+    queue_command(fmt::format("${}={:g}", number, value));
+    return {};
+}
+
+Result<void> RealtimeSession::send_line(const std::string& text) {
+    if (greeting_ != Greeting::done) return fail(error::not_ready);
+    if (now_.activity != Activity::none || stopping_ != Stopping::no) return fail(error::not_while_working);
+    const bool plain = std::all_of(text.begin(), text.end(),
+                                   [](char c) { return c >= 0x20 && c < 0x7f && c != '!' && c != '?' && c != '~'; });
+    if (text.empty() || text.size() > longest_line || !plain) return fail(error::bad_line, {{"text", text}});
+    // What is typed may move the head or change where it counts from.
+    const bool asks = text == "$" || text == "$$" || text == "$I" || text == "$G" || text == "$#" || text == "$N";
+    if (!asks && text[0] != '$') forget_place();
+    queue_command(text);
+    announce();
+    return {};
+}
+
+Result<void> RealtimeSession::frame(std::unique_ptr<LineSource> lines) {
+    return start(Activity::framing, std::move(lines));
+}
+
+Result<void> RealtimeSession::burn(std::unique_ptr<LineSource> lines) {
+    if (auto free = require_free(); !free) return free;
+    if (setting(32).value_or(0) == 0) return fail(error::laser_mode_off);
+    if (const double scale = setting(30).value_or(profile_.full_power_s); scale != profile_.full_power_s)
+        return fail(error::full_power_differs,
+                    {{"controller", fmt::format("{:g}", scale)}, {"profile", std::to_string(profile_.full_power_s)}});
+    return start(Activity::burning, std::move(lines));
+}
+
+void RealtimeSession::hold() {
+    if (now_.connected) send_realtime(feed_hold, "!");
+}
+
+void RealtimeSession::resume() {
+    if (now_.connected && stopping_ == Stopping::no) send_realtime(cycle_start, "~");
+}
+
+void RealtimeSession::stop() {
+    if (now_.connected && greeting_ == Greeting::done) begin_stop({});
+}
+
+std::string RealtimeSession::take_output() {
+    std::string out = std::exchange(realtime_, {});
+    out += std::exchange(lines_out_, {});
+    return out;
+}
+
+std::vector<Event> RealtimeSession::take_events() {
+    return std::exchange(events_, {});
+}
+
+std::optional<double> RealtimeSession::setting(int number) const {
+    const auto found = settings_.find(number);
+    return found == settings_.end() ? std::nullopt : std::optional(found->second);
+}
+
+// ---------------------------------------------------------------- replies
+
+void RealtimeSession::handle(const std::string& line) {
+    if (line.empty()) return;
+    heard_anything_ = true;
+    events_.push_back(event::Wire{false, line});
+    const Reply reply = parse_reply(line);
+    if (std::holds_alternative<reply::Ok>(reply)) return handle_answer({});
+    if (const auto* refused = std::get_if<reply::LineError>(&reply)) return handle_answer(refused->number);
+    if (const auto* alarm = std::get_if<reply::Alarm>(&reply)) return handle_alarm(alarm->number);
+    if (const auto* greeting = std::get_if<reply::Greeting>(&reply)) return handle_greeting(greeting->version);
+    if (const auto* status = std::get_if<reply::Status>(&reply)) return handle_status(*status);
+    if (const auto* setting = std::get_if<reply::Setting>(&reply)) settings_[setting->number] = setting->value;
+    if (const auto* offset = std::get_if<reply::Offset>(&reply)) offsets_[offset->name] = offset->place;
+    if (const auto* options = std::get_if<reply::Options>(&reply)) {
+        // A controller that names less room than a line needs is misread: keep the profile's figure.
+        if (options->receive_buffer > static_cast<int>(longest_line) + 1)
+            now_.receive_buffer = receive_buffer_ = options->receive_buffer;
+        if (options->planner_blocks > 0) now_.planner_blocks = planner_blocks_ = options->planner_blocks + 1;
+    }
+}
+
+void RealtimeSession::handle_status(const reply::Status& status) {
+    if (greeting_ == Greeting::waiting) begin_reading_settings();
+    now_.state = status.state;
+    now_.sub = status.sub;
+    if (status.state != ControllerState::alarm) now_.alarm = 0;
+    if (status.state == ControllerState::alarm) forget_place();
+    if (status.offset) work_offset_ = *status.offset;
+    const double unit = setting(13).value_or(0) != 0 ? 25.4 : 1;
+    std::optional<geometry::Point> machine = status.machine;
+    if (!machine && status.work) machine = *status.work + work_offset_;
+    if (machine) {
+        machine_at_ = *machine * unit;
+        if (std::exchange(just_homed_, false)) find_origin_after_homing(*machine_at_);
+        now_.position = *machine_at_ - origin_;
+    }
+    now_.feed = status.feed.value_or(now_.feed) * (status.feed ? unit : 1);
+    now_.power = status.power.value_or(now_.power);
+    now_.pins = status.pins;
+    if (status.has_accessories) now_.accessories = status.accessories;
+    if (stopping_ == Stopping::holding && at_rest(status.state, status.sub)) {
+        came_to_rest_ = status.state != ControllerState::alarm;
+        reset_controller();
+    } else if (stopping_ == Stopping::confirming) {
+        end_stop(true);
+    }
+    finish_if_at_rest();
+    announce();
+}
+
+void RealtimeSession::handle_answer(std::optional<int> error_number) {
+    if (stopping_ != Stopping::no) return;  // answers to what the reset throws away
+    if (!open_.empty())
+        handle_command_answer(error_number);
+    else if (streamer_)
+        handle_stream_answer(error_number);
+}
+
+void RealtimeSession::handle_command_answer(std::optional<int> error_number) {
+    const std::string command = std::move(open_.front());
+    open_.pop_front();
+    if (error_number) {
+        // Build info and offsets are nice to have; a controller without them still works.
+        if (greeting_ == Greeting::settings) return;
+        queued_.clear();
+        streamer_.reset();
+        return fail_activity(
+            {std::string(error::line_refused), {{"number", std::to_string(*error_number)}, {"text", command}}, {}, 0});
+    }
+    if (command == "$H") {
+        now_.activity = Activity::none;
+        now_.position_sure = true;
+        now_.placed_by_hand = false;
+        just_homed_ = true;
+        now_.position.reset();  // the last report counted from elsewhere
+        now_.alarm = 0;
+        now_.state = ControllerState::idle;
+        events_.push_back(event::Finished{Activity::homing});
+        go_to_rest(profile_.own_lines.after_home);
+        announce();
+    } else if (command == "$X") {
+        forget_place();
+        now_.alarm = 0;
+        announce();
+    } else if (command.starts_with("$J=")) {
+        if (std::exchange(cancel_wanted_, false)) send_realtime(jog_cancel, "jog cancel");
+    } else if (command == "G90" && now_.activity == Activity::probing) {
+        // Up from where it touched until the beam is in focus.
+        now_.activity = Activity::jogging;
+        queue_command(fmt::format("$J=G91G21Z{:.3f}F300", profile_.focus.above_touch));
+        announce();
+    } else if (command == "M5S0" && now_.activity == Activity::pulsing) {
+        events_.push_back(event::Finished{std::exchange(now_.activity, Activity::none)});
+        announce();
+    } else if (const auto written = written_setting(command)) {
+        settings_[written->first] = written->second;
+        announce();
+    } else if (command.starts_with("G10L2P1")) {
+        offsets_["G54"] = origin_;
+    } else if (command == "G92.1") {
+        offsets_["G92"] = {};
+    }
+}
+
+void RealtimeSession::handle_stream_answer(std::optional<int> error_number) {
+    const auto line = streamer_->answered();
+    if (!line) return;
+    if (error_number) {
+        now_.operation = line->operation;
+        begin_stop(Error{std::string(error::line_refused),
+                         {{"number", std::to_string(*error_number)}, {"text", line->text}},
+                         {},
+                         static_cast<int>(streamer_->acknowledged())});
+        return;
+    }
+    now_.lines_done = streamer_->acknowledged();
+    now_.operation = streamer_->operation();
+}
+
+void RealtimeSession::handle_greeting(const std::string& version) {
+    now_.version = version;
+    now_.accessories.clear();  // a controller that starts afresh has everything off
+    open_.clear();
+    // A board may restart once more while it is asked.
+    if (greeting_ != Greeting::done) return begin_reading_settings();
+    if (std::exchange(reset_expected_, false)) {
+        if (stopping_ == Stopping::resetting) {
+            stopping_ = Stopping::confirming;
+            stop_since_ = clock_;
+            send_realtime(status_request, nullptr);
+        }
+        return;
+    }
+    streamer_.reset();
+    queued_.clear();
+    forget_place();
+    if (stopping_ != Stopping::no) return end_stop(false);
+    if (now_.activity != Activity::none) fail_activity({std::string(error::reset_by_itself), {}, {}, 0});
+}
+
+void RealtimeSession::handle_alarm(int number) {
+    now_.state = ControllerState::alarm;
+    now_.alarm = number;
+    forget_place();
+    came_to_rest_ = false;
+    streamer_.reset();
+    queued_.clear();
+    open_.clear();
+    // Alarm 3 is our own reset while moving: the stop goes on. 1 and 2 accept nothing before a reset.
+    if (number == 1 || number == 2) {
+        reset_expected_ = true;
+        send_realtime(soft_reset, "reset");
+    }
+    if (stopping_ == Stopping::no)
+        fail_activity({std::string(error::alarm), {{"number", std::to_string(number)}}, {}, 0});
+    announce();
+}
+
+// ---------------------------------------------------------------- opening the conversation
+
+void RealtimeSession::begin_reading_settings() {
+    greeting_ = Greeting::settings;
+    opened_at_ = clock_;
+    queued_ = {"$I", "$$", "$#"};
+    send_realtime(status_request, nullptr);
+}
+
+void RealtimeSession::tick_greeting() {
+    const double waited = clock_ - opened_at_;
+    if (greeting_ == Greeting::waiting) {
+        if (waited >= greeting_wait_ && clock_ - last_status_request_ >= 0.5) send_realtime(status_request, nullptr);
+        if (waited < greeting_wait_ + greeting_patience) return;
+        greeting_ = Greeting::failed;
+        fail_activity(
+            {std::string(heard_anything_ || !partial_.empty() ? error::speaks_otherwise : error::silent), {}, {}, 0});
+    } else if (greeting_ == Greeting::settings) {
+        if (queued_.empty() && open_.empty() && now_.state != ControllerState::unknown) {
+            greeting_ = Greeting::done;
+            now_.activity = Activity::none;
+            now_.position_sure = now_.state != ControllerState::alarm;
+            // It counts from where it was switched on, and nothing says where that was.
+            now_.placed_by_hand = now_.position_sure && profile_.home == HomeCorner::none;
+            events_.push_back(event::Ready{});
+            announce();
+        } else if (waited > settings_patience) {
+            greeting_ = Greeting::failed;
+            fail_activity({std::string(error::speaks_otherwise), {}, {}, 0});
+        } else if (clock_ - last_status_request_ >= 0.5) {
+            send_realtime(status_request, nullptr);
+        }
+    }
+}
+
+// ---------------------------------------------------------------- running
+
+Result<void> RealtimeSession::require_free() const {
+    if (!now_.connected || greeting_ != Greeting::done) return fail(error::not_ready);
+    if (now_.state == ControllerState::alarm) return fail(error::locked);
+    if (now_.activity != Activity::none || stopping_ != Stopping::no || now_.state != ControllerState::idle)
+        return fail(error::busy, {{"state", std::string(to_text(now_.state))}});
+    return {};
+}
+
+Result<void> RealtimeSession::start(Activity activity, std::unique_ptr<LineSource> lines) {
+    if (auto free = require_free(); !free) return free;
+    if (!now_.position_sure) return fail(error::position_unknown);
+    place_bed_origin();
+    streamer_ = std::make_unique<Streamer>(std::move(lines), receive_buffer_, planner_blocks_);
+    now_.activity = activity;
+    now_.lines_done = 0;
+    now_.operation = -1;
+    announce();
+    send_next();
+    return {};
+}
+
+/// The program speaks in bed coordinates: make the controller's first work offset say so. Written only when it
+/// differs, because the controller keeps it in memory that wears.
+void RealtimeSession::place_bed_origin() {
+    const auto differs = [&](const char* name, geometry::Point wanted) {
+        const auto found = offsets_.find(name);
+        return found == offsets_.end() || geometry::distance(found->second, wanted) > 0.0005;
+    };
+    if (differs("G54", origin_)) queue_command("G10L2P1X" + decimal(origin_.x) + "Y" + decimal(origin_.y));
+    if (offsets_.contains("G92") && differs("G92", {})) queue_command("G92.1");
+}
+
+void RealtimeSession::finish_if_at_rest() {
+    if (stopping_ != Stopping::no || now_.state != ControllerState::idle || !queued_.empty() || !open_.empty()) return;
+    const bool jogged = now_.activity == Activity::jogging;
+    const bool streamed = streamer_ && streamer_->complete();
+    if (!jogged && !streamed) return;
+    if (streamed) now_.lines_done = streamer_->acknowledged();
+    streamer_.reset();
+    const Activity done = std::exchange(now_.activity, Activity::none);
+    events_.push_back(event::Finished{done});
+    if (done == Activity::burning) go_to_rest(profile_.own_lines.at_end);
+}
+
+/// What the maker has done after finding home and after a job: lines of their own, then the head out of the way.
+void RealtimeSession::go_to_rest(const std::vector<std::string>& own_lines) {
+    for (const std::string& line : own_lines)
+        queue_command(line);
+    if (!profile_.rest || !profile_.bed().contains(*profile_.rest) || now_.placed_by_hand) return;
+    const geometry::Point rest = *profile_.rest + origin_;
+    now_.activity = Activity::jogging;
+    queue_command(fmt::format("$J=G53G90G21X{:.3f}Y{:.3f}F{:.0f}", rest.x, rest.y, profile_.top_speed().mm_per_min()));
+    announce();
+}
+
+void RealtimeSession::forget_place() {
+    now_.position_sure = now_.placed_by_hand = false;
+}
+
+/// Most builds count from −travel to 0; some put 0 where home is, and then count upwards from a near or left home.
+void RealtimeSession::find_origin_after_homing(geometry::Point machine) {
+    origin_ = profile_.bed_origin();
+    const bool left = profile_.home == HomeCorner::near_left || profile_.home == HomeCorner::far_left;
+    const bool near = profile_.home == HomeCorner::near_left || profile_.home == HomeCorner::near_right;
+    if (left && machine.x > -profile_.width / 2) origin_.x = 0;
+    if (near && machine.y > -profile_.depth / 2) origin_.y = 0;
+}
+
+void RealtimeSession::tick_watchdog() {
+    const bool expecting =
+        now_.activity != Activity::none && now_.activity != Activity::homing && now_.activity != Activity::connecting;
+    const double silent = clock_ - last_byte_;
+    if (!expecting || silent < silence_limit) return;
+    now_.silent_for = silent;
+    announce();
+}
+
+void RealtimeSession::fail_activity(Error error) {
+    events_.push_back(event::Failed{std::exchange(now_.activity, Activity::none), std::move(error)});
+    announce();
+}
+
+// ---------------------------------------------------------------- stopping
+
+void RealtimeSession::begin_stop(std::optional<Error> because) {
+    if (stopping_ != Stopping::no) return;
+    stop_because_ = std::move(because);
+    came_to_rest_ = false;
+    stop_since_ = clock_;
+    queued_.clear();
+    lines_out_.clear();
+    const bool homing = now_.activity == Activity::homing;
+    const Activity stopped = now_.activity;
+    now_.activity = Activity::stopping;
+    stopped_activity_ = stopped;
+    stopping_ = Stopping::holding;
+    send_realtime(feed_hold, "!");
+    // A homing controller does not hold; it only listens to a reset.
+    if (homing) return reset_controller();
+    send_realtime(status_request, nullptr);
+    announce();
+}
+
+void RealtimeSession::tick_stopping() {
+    const double waited = clock_ - stop_since_;
+    if (stopping_ == Stopping::holding && waited > hold_wait) reset_controller();
+    if ((stopping_ == Stopping::resetting || stopping_ == Stopping::confirming) && waited > reset_patience)
+        end_stop(false);
+}
+
+void RealtimeSession::reset_controller() {
+    stopping_ = Stopping::resetting;
+    stop_since_ = clock_;
+    reset_expected_ = true;
+    streamer_.reset();
+    open_.clear();
+    send_realtime(soft_reset, "reset");
+}
+
+/// `answered`: a status came after the reset, so that the beam's state is known.
+void RealtimeSession::end_stop(bool answered) {
+    stopping_ = Stopping::no;
+    streamer_.reset();
+    const bool beam_off = answered && now_.power == 0 && now_.accessories.find_first_of("SC") == std::string::npos;
+    if (!came_to_rest_ || !answered) forget_place();
+    now_.activity = Activity::none;
+    if (stop_because_)
+        events_.push_back(event::Failed{stopped_activity_, *std::exchange(stop_because_, std::nullopt)});
+    else
+        events_.push_back(event::Stopped{stopped_activity_, now_.position_sure, beam_off});
+    announce();
+}
+
+// ---------------------------------------------------------------- sending
+
+void RealtimeSession::queue_command(std::string text) {
+    queued_.push_back(std::move(text));
+    send_next();
+}
+
+/// Commands go one at a time, each waiting for its answer; program lines follow when no command is open.
+void RealtimeSession::send_next() {
+    if (!now_.connected || stopping_ != Stopping::no || !open_.empty()) return;
+    if (!queued_.empty()) {
+        open_.push_back(std::move(queued_.front()));
+        queued_.pop_front();
+        lines_out_ += open_.back() + "\n";
+        events_.push_back(event::Wire{true, open_.back()});
+        return;
+    }
+    if (!streamer_) return;
+    const std::size_t before = lines_out_.size();
+    streamer_->feed(lines_out_);
+    for (std::size_t at = before; at < lines_out_.size();) {
+        const auto end = lines_out_.find('\n', at);
+        events_.push_back(event::Wire{true, lines_out_.substr(at, end - at)});
+        at = end + 1;
+    }
+}
+
+void RealtimeSession::send_realtime(char byte, const char* shown) {
+    realtime_ += byte;
+    if (byte == status_request) last_status_request_ = clock_;
+    if (shown) events_.push_back(event::Wire{true, shown});
+}
+
+void RealtimeSession::announce() {
+    if (const auto laser_mode = setting(32)) now_.laser_mode = *laser_mode != 0;
+    if (!now_.settings || *now_.settings != settings_)
+        now_.settings = std::make_shared<const std::map<int, double>>(settings_);
+    events_.push_back(event::Changed{now_});
+}
+
+}  // namespace chalkline::machine
