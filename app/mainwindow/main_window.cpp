@@ -98,7 +98,8 @@ MainWindow::MainWindow(const WindowOptions& options)
     connect(&keeper_, &MachineKeeper::message, this, &MainWindow::show_message);
     connect(&keeper_, &MachineKeeper::differs, this,
             [this] { open_difference_sheet(keeper_, views_->currentWidget()); });
-    connect(&machine_, &MachineLink::profile_changed, this, [this] {
+    connect(&machine_, &MachineLink::profile_changed, this, [this](bool figures) {
+        if (!figures) return;
         art_.set_machine(machine_.profile());
         recipes_.set_machine(machine_.profile());
         take_recipes();

@@ -97,10 +97,16 @@ void MachineKeeper::meet() {
         const auto taken = machine::differences(machine_.profile(), now);
         keep(now);
         remember_facts();
-        Q_EMIT message({tr("This controller is new here: %n of its figures were taken over", nullptr,
-                           static_cast<int>(taken.size())),
-                        {},
-                        tr("It does not know its beam: set watts and spot under “Machine” in the rail.")});
+        const QString beam = tr("It does not know its beam: set watts and spot under “Machine” in the rail.");
+        if (machine_.snapshot().settings)
+            Q_EMIT message({tr("This controller is new here: %n of its figures were taken over", nullptr,
+                               static_cast<int>(taken.size())),
+                            {},
+                            beam});
+        else
+            Q_EMIT message({tr("This controller is new here and tells nothing of itself"),
+                            {},
+                            tr("Check the bed, the speeds and the home corner, too. %1").arg(beam)});
         return;
     }
     const auto seen = read_file(file_of(key_, ".seen").toStdString());

@@ -56,9 +56,10 @@ void MachineLink::connect_to_sample(const QString& port) {
 
 void MachineLink::set_profile(const machine::MachineProfile& profile) {
     if (profile == profile_) return;
+    const bool figures = !machine::plans_alike(profile_, profile);
     profile_ = profile;
     request([profile](machine::Session& s) { return s.set_profile(profile); });
-    Q_EMIT profile_changed();
+    Q_EMIT profile_changed(figures);
     Q_EMIT changed();
 }
 

@@ -71,7 +71,8 @@ class MachineLink : public QObject {
 
  Q_SIGNALS:
     void changed();
-    void profile_changed();
+    /// `figures`: also something that plans and checks are worked out from.
+    void profile_changed(bool figures);
     /// The machine's own start button went down.
     void start_pressed();
     void ready();

@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The whole way as a maker goes it: a real window, real mouse and keys, a real pseudo-terminal, a burned piece.
+#include "machine/connection_sheet.hpp"
 #include "support/dose.hpp"
 #include "support/simulator_process.hpp"
 #include "support/window_driver.hpp"
 
+#include <chalkline/base/file.hpp>
 #include <chalkline/job/edits.hpp>
 
 #include <catch2/catch.hpp>
@@ -303,4 +305,65 @@ TEST_CASE("any other machine is never homed unasked") {
     // Unlocked without knowing where: no place is shown and no limit promised.
     CHECK_FALSE(driver->machine().snapshot().position_sure);
     CHECK(driver.visible_text().contains(QString::fromUtf8("X —")));
+}
+
+TEST_CASE("a board that reads one line after the other: found by asking, homed, framed, burned, stopped") {
+    QTemporaryDir folder;
+    machine::MachineProfile board;
+    board.dialect = machine::Dialect::line_by_line;
+    const std::string file = folder.filePath("board.json").toStdString();
+    REQUIRE(replace_file(file, machine::to_json(board)));
+    SimulatorProcess machine(CHALKLINE_SIM, "max", {"--profile", file});
+    WindowDriver driver;
+    driver->files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
+    REQUIRE(driver.wait_planned());
+    new ConnectionSheet(
+        driver->machine(), driver->keeper(), {},
+        [&] {
+            return std::vector<ports::Port>{{machine.port(), "Workshop", "Board"}};
+        },
+        &driver.window());
+    REQUIRE(wait_for([&] { return driver.button("Ask who is there") != nullptr; }));
+    REQUIRE(driver.click("Ask who is there"));
+    REQUIRE(wait_for([&] { return driver.visible_text().contains("Answers: controller Lineboard"); }));
+    REQUIRE(wait_for([&] { return driver.button("Ask who is there") != nullptr; }));
+    REQUIRE(driver.click("Connect to it"));
+    REQUIRE(wait_for([&] { return driver.idle(); }));
+    CHECK(driver->machine().profile().dialect == machine::Dialect::line_by_line);
+    // What it cannot do is not offered.
+    CHECK_FALSE(driver.button("Hold"));
+    REQUIRE(driver.click("Home"));
+    REQUIRE(wait_for([&] { return driver.idle() && driver->machine().head(); }));
+    driver->choose(Mark::frame);
+    REQUIRE(wait_for([&] { return driver.button("Frame") && driver.button("Frame")->isEnabled(); }));
+    REQUIRE(driver.click("Frame"));
+    REQUIRE(wait_for([&] { return driver->desk().framed_at().has_value() && driver.idle(); }));
+    driver->choose(Mark::burn);
+    QTest::keyClick(&driver->bed(), Qt::Key_Return, Qt::ControlModifier);
+    QTest::qWait(30);
+    REQUIRE(driver.click("Burn"));
+    REQUIRE(wait_for([&] { return driver->desk().burned_at().has_value(); }, 120000));
+    const double planned = driver->desk().burning_plan()->burn;
+    // Again, and one Esc stops what cannot be held; how many moves may still have run is said.
+    REQUIRE(wait_for([&] { return driver.idle(); }));
+    REQUIRE(wait_for([&] {
+        auto* again = driver.button("Burn again in place…");
+        return again && again->isEnabled();
+    }));
+    REQUIRE(driver.click("Burn again in place…"));
+    QTest::qWait(30);
+    REQUIRE(driver.click("Burn"));
+    REQUIRE(wait_for([&] {
+        const auto& now = driver->machine().snapshot();
+        return now.activity == machine::Activity::burning && now.lines_done > 20;
+    }));
+    QTest::keyClick(&driver->bed(), Qt::Key_Escape);
+    REQUIRE(wait_for([&] { return driver->desk().trouble().has_value(); }));
+    CHECK(driver->desk().trouble()->whole().contains("up to 17 moves still ran"));
+    driver->machine().disconnect_now();
+    machine.finish();
+    CHECK(machine.figure("beam_on_mm") >= planned);
+    CHECK(machine.figure("beam_on_mm") < 2 * planned);
+    CHECK(machine.report().find("\"errors\": []") != std::string::npos);
+    CHECK(machine.report().find("\"violations\": []") != std::string::npos);
 }

@@ -11,7 +11,10 @@
 namespace chalkline::machine {
 namespace {
 
-constexpr double answer_patience = 4;   // s after the first question before the port counts as silent
+constexpr double clearing = 0.4;         // s for the answer to half a line of somebody before us
+constexpr double announce_every = 0.15;  // s: what is shown of a burn
+constexpr double ask_where_every = 0.5;  // s: the question takes the place of a line
+constexpr double answer_patience = 4;    // s after the first question before the port counts as silent
 constexpr std::size_t longest_answer = 4096;
 constexpr std::string_view moves_done = "M400", where = "M114", who = "M115";
 
@@ -49,7 +52,12 @@ void LineSession::received(std::string_view bytes, double now) {
 void LineSession::tick(double now) {
     clock_ = now;
     if (!now_.connected || gave_up_) return;
-    if (!asked_ && clock_ - opened_at_ >= greeting_wait_) {
+    if (!cleared_ && clock_ - opened_at_ >= greeting_wait_) {
+        // Whoever asked here before may have left half a line; what it answers to that is no answer to us.
+        cleared_ = true;
+        out_ += "\n";
+    }
+    if (!asked_ && clock_ - opened_at_ >= greeting_wait_ + clearing) {
         asked_ = true;
         queued_ = {std::string(who), std::string(where)};
     }
@@ -58,6 +66,7 @@ void LineSession::tick(double now) {
         return fail_activity({std::string(heard_anything_ ? error::speaks_otherwise : error::silent), {}, {}, 0});
     }
     if (stopped_activity_ && clock_ - stop_since_ > stop_wait) finish_stop(false);
+    if (now_.activity != Activity::none && clock_ - announced_ >= announce_every) announce();
     const double silent = clock_ - last_byte_;
     if (ready_ && now_.activity != Activity::none && silent >= silence_limit) {
         now_.silent_for = silent;
@@ -252,6 +261,7 @@ void LineSession::handle(const std::string& line) {
         handle_ok();
     } else if (line.starts_with("FIRMWARE_NAME:")) {
         now_.version = line.substr(14, line.find(' ', 14) - 14);
+        announce();
     } else if (line.starts_with("X:")) {
         handle_place(line);
     } else if (line.starts_with("Error:") || line.starts_with("echo:Unknown command")) {
@@ -283,7 +293,8 @@ void LineSession::handle_ok() {
             in_planner_.pop_front();
         }
     }
-    if (now_.activity == Activity::framing || now_.activity == Activity::burning) ++now_.lines_done;
+    const bool of_program = lines_ != nullptr && line.text != where;
+    if (of_program) ++now_.lines_done;
     if (line.text.starts_with("G28")) {
         now_.position_sure = true;
         now_.placed_by_hand = false;
@@ -328,7 +339,10 @@ void LineSession::finish_stop(bool answered) {
 void LineSession::send_next() {
     if (!now_.connected || open_) return;
     ProgramLine line;
-    if (!queued_.empty()) {
+    if (lines_ && queued_.empty() && clock_ - asked_where_ >= ask_where_every) {
+        line.text = where;
+        asked_where_ = clock_;
+    } else if (!queued_.empty()) {
         line.text = std::move(queued_.front());
         queued_.pop_front();
     } else if (lines_ && !lines_->next(line)) {
@@ -354,6 +368,7 @@ void LineSession::fail_activity(Error error) {
 }
 
 void LineSession::announce() {
+    announced_ = clock_;
     events_.push_back(event::Changed{now_});
 }
 

@@ -277,6 +277,15 @@ std::vector<ProfileDifference> differences(const MachineProfile& mine, const Mac
     return found;
 }
 
+bool plans_alike(MachineProfile a, const MachineProfile& b) {
+    a.beam_hours = b.beam_hours;
+    a.places = b.places;
+    a.checklist = b.checklist;
+    a.own_lines = b.own_lines;
+    a.rest = b.rest;
+    return a == b;
+}
+
 Result<void> check_own_line(const std::string& line) {
     const bool plain = std::all_of(line.begin(), line.end(),
                                    [](char c) { return c >= 0x20 && c < 0x7f && c != '!' && c != '?' && c != '~'; });

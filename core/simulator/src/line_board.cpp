@@ -62,6 +62,7 @@ void LineBoard::read_answers() {
 }
 
 void LineBoard::begin(const std::string& line) {
+    if (line.empty()) return;
     if (begins(line, "M115")) {
         say("FIRMWARE_NAME:Lineboard 1 PROTOCOL_VERSION:1.0 MACHINE_TYPE:simulated");
         return done();

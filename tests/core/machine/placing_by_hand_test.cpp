@@ -198,6 +198,11 @@ TEST_CASE("all that a profile holds comes back from its file") {
     profile.places = {{"jig", {10, 20}}, {"stop “B”", {30.5, 40}}};
     profile.beam_hours = 12.25;
     CHECK(parse_profile(to_json(profile), "x").value() == profile);
+    CHECK_FALSE(plans_alike(profile, {}));
+    MachineProfile later = profile;
+    later.beam_hours += 1;
+    later.places.clear();
+    CHECK(plans_alike(profile, later));
     for (const char* wrong :
          {R"("air_m":9)", R"("places":[["a",1]])", R"("checklist":[1])", R"("rest_mm":[1])", R"("probe":1)"})
         CHECK_FALSE(parse_profile(std::string(R"({"format":"chalkline-machine",)") + wrong + "}", "x"));

@@ -64,7 +64,8 @@ class LineSession : public Session {
     void announce();
 
     MachineProfile profile_;
-    double greeting_wait_, clock_ = 0, opened_at_ = 0, last_byte_ = 0, stop_since_ = 0;
+    double greeting_wait_, clock_ = 0, opened_at_ = 0, last_byte_ = 0, stop_since_ = 0, announced_ = 0,
+                           asked_where_ = 0;
     Snapshot now_;
     std::vector<Event> events_;
     std::string partial_, out_;
@@ -74,7 +75,7 @@ class LineSession : public Session {
     std::deque<std::int64_t> in_planner_;       ///< operations of the newest answered lines
     std::optional<Activity> stopped_activity_;  ///< what is being stopped
     std::optional<Error> stop_because_;
-    bool asked_ = false, ready_ = false, heard_anything_ = false, gave_up_ = false;
+    bool cleared_ = false, asked_ = false, ready_ = false, heard_anything_ = false, gave_up_ = false;
 };
 
 }  // namespace chalkline::machine

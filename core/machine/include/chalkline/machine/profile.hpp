@@ -110,6 +110,9 @@ struct ProfileDifference {
 };
 std::vector<ProfileDifference> differences(const MachineProfile& mine, const MachineProfile& other);
 
+/// Nothing differs that a plan or a check is worked out from: hours, places, checklist and own lines do not count.
+bool plans_alike(MachineProfile a, const MachineProfile& b);
+
 /// A line of the maker's own must be short and plain and must not turn the beam on.
 Result<void> check_own_line(const std::string& line);
 
