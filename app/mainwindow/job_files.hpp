@@ -28,6 +28,8 @@ class JobFiles : public QObject {
     void save(std::function<void()> then = {});
     /// Asks for a place and writes the job's geometry there as SVG.
     void export_svg(const machine::MachineProfile& machine);
+    /// The program that would be burned, as a file for a machine fed by card.
+    void save_program(const std::shared_ptr<const planning::Plan>& plan, const machine::MachineProfile& machine);
     /// What a new job begins with.
     void set_beginning(std::function<job::Job()> beginning) { beginning_ = std::move(beginning); }
     /// Runs `action` at once when nothing would be lost, after an answer otherwise.
@@ -55,7 +57,7 @@ class JobFiles : public QObject {
     std::shared_ptr<const Surroundings> surroundings_;  ///< shared with reading that outlives the window
     QWidget* window_;
     std::function<job::Job()> beginning_ = [] { return job::Job{}; };
-    TaskRunner reader_;
+    TaskRunner reader_, saving_program_;
 };
 
 }  // namespace chalkline::app

@@ -212,6 +212,9 @@ void MainWindow::build() {
     connect(line_, &ChalkLine::chose, this, &MainWindow::choose);
     connect(art, &ArtTray::add_files_wanted, files_, &JobFiles::ask_and_open);
     connect(art, &ArtTray::paste_wanted, this, &MainWindow::paste);
+    connect(burn, &BurnTray::go_on_wanted, this, [this] { open_go_on_sheet(desk_, machine_.profile(), bed_); });
+    connect(burn, &BurnTray::save_wanted, this,
+            [this] { files_->save_program(plans_.planned().plan, machine_.profile()); });
     connect(burn, &BurnTray::burn_wanted, this, &MainWindow::ask_to_burn);
     connect(rail_, &MachineRail::connection_wanted, this, &MainWindow::open_connection);
     connect(rail_, &MachineRail::explanation_wanted, this, [this] {

@@ -73,4 +73,22 @@ void open_ready_sheet(const job::Job& job, const PlanKeeper& plans, BurnDesk& de
     sheet->open();
 }
 
+void open_go_on_sheet(BurnDesk& desk, const machine::MachineProfile& machine, QWidget* over) {
+    if (desk.obstacle_to_go_on()) return;
+    auto* sheet = new Sheet(Sheet::tr("Go on where it broke off?"), over);
+    sheet->add_row(Sheet::tr("Done"),
+                   Sheet::tr("%1 % of the time, burned for sure").arg(static_cast<int>(desk.share_done() * 100)));
+    sheet->add_row(Sheet::tr("Left"),
+                   Sheet::tr("about %1").arg(wording::duration(Duration::seconds(desk.seconds_left()))));
+    sheet->add_row(Sheet::tr("Again"),
+                   Sheet::tr("the head goes there dark; what it may have burned already, up to %1 moves, is burned "
+                             "once more")
+                       .arg(machine.planner_blocks));
+    sheet->add_row(Sheet::tr("Piece"), Sheet::tr("it must lie where it lay, untouched"));
+    sheet->add_text(checklist_words(machine), Tone::attention);
+    sheet->add_button(Sheet::tr("Not yet"), ButtonLook::plain, {});
+    sheet->add_button(Sheet::tr("Go on"), ButtonLook::accent, [&desk] { desk.go_on(); });
+    sheet->open();
+}
+
 }  // namespace chalkline::app

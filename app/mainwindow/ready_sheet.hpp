@@ -12,4 +12,7 @@ namespace chalkline::app {
 void open_ready_sheet(const job::Job& job, const PlanKeeper& plans, BurnDesk& desk,
                       const machine::MachineProfile& machine, QWidget* over);
 
+/// Asks before a burn that broke off is gone on with.
+void open_go_on_sheet(BurnDesk& desk, const machine::MachineProfile& machine, QWidget* over);
+
 }  // namespace chalkline::app

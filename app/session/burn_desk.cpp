@@ -9,6 +9,10 @@ namespace {
 
 constexpr std::string_view unchecked = "app.unchecked";
 
+wording::Message because(const std::string_view code) {
+    return wording::describe(Error{std::string(code), {}, {}, 0});
+}
+
 }  // namespace
 
 BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machine, QObject* parent)
@@ -25,26 +29,33 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
         forget_last_burn();
     });
     connect(&plans_, &PlanKeeper::changed, this, &BurnDesk::changed);
+    connect(&plans_, &PlanKeeper::changed, this, [this] {
+        if (ride_when_planned_) ride_again();
+    });
     connect(&machine_, &MachineLink::changed, this, &BurnDesk::follow);
     connect(&machine_, &MachineLink::finished, this, &BurnDesk::finish);
     connect(&machine_, &MachineLink::start_pressed, this, &BurnDesk::start_pressed);
-    connect(&machine_, &MachineLink::failed, this, [this](machine::Activity, const Error& error) {
+    connect(&machine_, &MachineLink::failed, this, [this](machine::Activity activity, const Error& error) {
+        break_off(activity);
         if (!machine_.connected()) framed_at_.reset();
         say(wording::describe(error));
     });
-    connect(&machine_, &MachineLink::stopped, this, [this](machine::Activity, bool position_sure, bool beam_off) {
-        wording::Message message{
-            beam_off ? tr("Stopped, beam off") : tr("Stopped, but the beam's state is not confirmed"), {}, {}};
-        message.help = position_sure ? tr("The head stands still and knows where it is.")
-                                     : tr("The position is unknown: find home before you go on.");
-        if (const int moves = machine_.snapshot().can.moves_after_stop; moves > 0)
-            message.help +=
-                " " + tr("This controller cannot be held: up to %1 moves still ran after the stop.").arg(moves);
-        if (!beam_off) message.help = tr("Look at the machine and use its own switch if the beam is on.");
-        trouble_ = message;
-        if (!position_sure) framed_at_.reset();
-        Q_EMIT changed();
-    });
+    connect(&machine_, &MachineLink::stopped, this,
+            [this](machine::Activity activity, bool position_sure, bool beam_off) {
+                break_off(activity);
+                wording::Message message{
+                    beam_off ? tr("Stopped, beam off") : tr("Stopped, but the beam's state is not confirmed"), {}, {}};
+                message.help = position_sure ? tr("The head stands still and knows where it is.")
+                                             : tr("The position is unknown: find home before you go on.");
+                if (const int moves = machine_.snapshot().can.moves_after_stop; moves > 0)
+                    message.help +=
+                        " " + tr("This controller cannot be held: up to %1 moves still ran after the stop.").arg(moves);
+                if (!beam_off) message.help = tr("Look at the machine and use its own switch if the beam is on.");
+                trouble_ = message;
+                ride_when_planned_ = false;
+                if (!position_sure) framed_at_.reset();
+                Q_EMIT changed();
+            });
 }
 
 void BurnDesk::forget_frame() {
@@ -66,6 +77,8 @@ void BurnDesk::forget_last_burn() {
     if (!burning()) {
         burned_at_.reset();
         burning_.reset();
+        broken_off_.reset();
+        rest_.reset();
         done_ = 0;
     }
     Q_EMIT changed();
@@ -76,10 +89,6 @@ wording::Message BurnDesk::still_planning() {
 }
 
 std::optional<wording::Message> BurnDesk::obstacle() const {
-    using machine::ControllerState;
-    const auto because = [](const std::string_view code) {
-        return wording::describe(Error{std::string(code), {}, {}, 0});
-    };
     const Planned& planned = plans_.planned();
     if (document_.job().motifs.empty()) return because(planning::error::nothing_to_burn);
     if (plans_.stale()) return still_planning();
@@ -87,6 +96,11 @@ std::optional<wording::Message> BurnDesk::obstacle() const {
     for (const auto& check : checks())
         if (check.blocks()) return wording::describe(check);
     if (!planned.faults.empty()) return wording::describe(planned.faults.front());
+    return obstacle_of_machine();
+}
+
+std::optional<wording::Message> BurnDesk::obstacle_of_machine() const {
+    using machine::ControllerState;
     const auto& now = machine_.snapshot();
     if (!now.connected || now.activity == machine::Activity::connecting) return because(machine::error::not_ready);
     if (now.state == ControllerState::alarm) return because(machine::error::locked);
@@ -127,6 +141,12 @@ void BurnDesk::ride(std::optional<std::size_t> side) {
         stayed_.reset();
     }
     machine_.frame(std::make_shared<const machine::Program>(std::move(*program)));
+}
+
+/// Round the job as it is now: one that was just nudged is planned first.
+void BurnDesk::ride_again() {
+    ride_when_planned_ = plans_.stale();
+    if (!ride_when_planned_ && machine_.free()) frame();
 }
 
 void BurnDesk::answer_frame(bool stayed) {
@@ -172,10 +192,43 @@ void BurnDesk::burn() {
     }
     trouble_.reset();
     burned_at_.reset();
+    broken_off_.reset();
+    rest_.reset();
     burning_ = plans_.planned().plan;
     lines_ = plans_.planned().lines;
     done_ = 0;
     machine_.burn(std::shared_ptr<const machine::Program>(burning_, &burning_->program));
+    Q_EMIT changed();
+}
+
+/// How far the burn under way came, counted in the whole plan.
+machine::DoneSoFar BurnDesk::done_so_far() const {
+    const machine::DoneSoFar now{machine_.snapshot().operation, machine_.snapshot().part};
+    return rest_ ? rest_->in_whole(now) : now;
+}
+
+void BurnDesk::break_off(machine::Activity activity) {
+    if (activity == machine::Activity::burning && burning_) broken_off_ = done_so_far();
+}
+
+std::optional<wording::Message> BurnDesk::obstacle_to_go_on() const {
+    if (!broken_off_ || !burning_) return because(planning::error::nothing_to_burn);
+    for (const auto& check : planning::check_machine({machine_.snapshot().laser_mode, false}))
+        if (check.blocks()) return wording::describe(check);
+    return obstacle_of_machine();
+}
+
+void BurnDesk::go_on() {
+    if (const auto why = obstacle_to_go_on()) return say(*why);
+    auto rest = std::make_shared<const machine::Rest>(machine::rest_of(burning_->program, *broken_off_));
+    const machine::MachineProfile& profile = machine_.profile();
+    machine::Encoder lines(rest->program, profile);
+    const auto faults = planning::check_program(lines, planning::limits_of(document_.job(), profile, rest->program));
+    if (!faults.empty()) return say(wording::describe(faults.front()));
+    trouble_.reset();
+    broken_off_.reset();
+    rest_ = std::move(rest);
+    machine_.burn(std::shared_ptr<const machine::Program>(rest_, &rest_->program));
     Q_EMIT changed();
 }
 
@@ -191,7 +244,7 @@ double BurnDesk::seconds_left() const {
 void BurnDesk::follow() {
     const auto& now = machine_.snapshot();
     if (now.activity == machine::Activity::burning && now.operation >= 0)
-        done_ = static_cast<std::size_t>(now.operation) + 1;
+        done_ = static_cast<std::size_t>(done_so_far().operation + 1);
     // A frame was seen at a place: nobody knows that place any more.
     if (!machine_.head() && framed_at_) forget_frame();
     if (!now.connected) on_start_ = OnStart::nothing;
@@ -202,11 +255,12 @@ void BurnDesk::finish(machine::Activity activity) {
     if (activity == machine::Activity::framing && !one_side_) {
         framed_at_ = QDateTime::currentDateTime();
         framed_before_ = false;
-        if (framing_.again_and_again) QMetaObject::invokeMethod(this, &BurnDesk::frame, Qt::QueuedConnection);
+        if (framing_.again_and_again) QMetaObject::invokeMethod(this, &BurnDesk::ride_again, Qt::QueuedConnection);
     }
     if (activity == machine::Activity::burning && burning_) {
         burned_at_ = QDateTime::currentDateTime();
         done_ = burning_->program.operations.size();
+        rest_.reset();
         job::Ids steps;
         for (const auto& report : burning_->steps)
             steps.push_back(report.step);

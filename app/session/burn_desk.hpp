@@ -3,6 +3,7 @@
 #include "document/plan_keeper.hpp"
 #include "session/machine_link.hpp"
 
+#include <chalkline/machine/rest.hpp>
 #include <chalkline/planning/frame.hpp>
 #include <chalkline/wording/wording.hpp>
 
@@ -47,6 +48,12 @@ class BurnDesk : public QObject {
 
     /// Sends the program that the keeper holds. Does nothing but say why while it may not be sent.
     void burn();
+    /// How far a burn came that did not reach its end; nothing while it may not be gone on with.
+    const std::optional<machine::DoneSoFar>& broken_off() const { return broken_off_; }
+    /// Burns what is left of it. Does nothing but say why while it may not be sent.
+    void go_on();
+    /// Why it cannot be gone on with now; nothing when it can.
+    std::optional<wording::Message> obstacle_to_go_on() const;
     /// Why burning cannot start now; nothing when it can.
     std::optional<wording::Message> obstacle() const;
 
@@ -75,6 +82,10 @@ class BurnDesk : public QObject {
 
  private:
     void ride(std::optional<std::size_t> side);
+    void ride_again();
+    void break_off(machine::Activity activity);
+    std::optional<wording::Message> obstacle_of_machine() const;
+    machine::DoneSoFar done_so_far() const;
     void forget_frame();
     void forget_last_burn();
     void start_pressed();
@@ -93,11 +104,14 @@ class BurnDesk : public QObject {
     std::optional<double> focused_for_;  ///< thickness of the piece then, mm
     OnStart on_start_ = OnStart::nothing;
     std::size_t next_side_ = 0;
-    bool one_side_ = false;       ///< the ride under way goes along one side only
-    bool framed_before_ = false;  ///< it was framed, and changed since
+    bool ride_when_planned_ = false;  ///< the job was nudged while it is framed again and again
+    bool one_side_ = false;           ///< the ride under way goes along one side only
+    bool framed_before_ = false;      ///< it was framed, and changed since
     std::optional<wording::Message> trouble_;
     std::shared_ptr<const planning::Plan> burning_;
     std::size_t done_ = 0;
+    std::shared_ptr<const machine::Rest> rest_;  ///< of `burning_`, while it is gone on with
+    std::optional<machine::DoneSoFar> broken_off_;
     std::int64_t lines_ = 0;
 };
 

@@ -125,6 +125,12 @@ void MachineLink::write_setting(int number, double value) {
 void MachineLink::send_line(const QString& text) {
     request([text = text.toStdString()](machine::Session& s) { return s.send_line(text); });
 }
+void MachineLink::trim_by(int speed, int power) {
+    // Counted from where the session stands: what is shown here may be a moment old.
+    request([speed, power](machine::Session& s) {
+        return s.trim(s.snapshot().speed_trim + speed, s.snapshot().power_trim + power);
+    });
+}
 void MachineLink::hold() {
     request([](machine::Session& s) -> Result<void> {
         s.hold();

@@ -62,6 +62,8 @@ class MachineLink : public QObject {
     void send_line(const QString& text);
     /// The last lines of the wire, oldest first: "> sent" and "< got".
     const QStringList& wire_log() const { return wire_log_; }
+    /// Changes speed and power of the program that runs by so many % of what it says.
+    void trim_by(int speed, int power);
     void hold();
     void resume();
     void stop();

@@ -3,6 +3,7 @@
 
 #include "machine/wire_log.hpp"
 #include "trays/checks_panel.hpp"
+#include "trays/trim_strip.hpp"
 #include "widgets/controls.hpp"
 
 #include <chalkline/wording/wording.hpp>
@@ -53,12 +54,20 @@ BurnTray::BurnTray(const TrayContext& context, QWidget* parent) : QWidget(parent
     burn_->setToolTip(tr("Ctrl+Return"));
     connect(burn_, &QPushButton::clicked, this, &BurnTray::burn_wanted);
     all->addWidget(burn_, 0, Qt::AlignLeft);
+    go_on_ = make_button(tr("Go on from there…"), ButtonLook::accent, this);
+    connect(go_on_, &QPushButton::clicked, this, &BurnTray::go_on_wanted);
+    all->addWidget(go_on_, 0, Qt::AlignLeft);
     stop_waiting_ = make_button(tr("Wait no longer"), ButtonLook::plain, this);
     connect(stop_waiting_, &QPushButton::clicked, this,
             [this] { context_.desk.wait_for_start(BurnDesk::OnStart::nothing); });
     all->addWidget(stop_waiting_, 0, Qt::AlignLeft);
     facts_ = make_label({}, Tone::quiet, this);
     all->addWidget(facts_);
+    all->addWidget(new TrimStrip(context_.machine, this));
+    save_ = make_button(tr("Save the program…"), ButtonLook::link, this);
+    save_->setToolTip(tr("As a G-code file, for a machine that is fed by card"));
+    connect(save_, &QPushButton::clicked, this, &BurnTray::save_wanted);
+    all->addWidget(save_, 0, Qt::AlignLeft);
     all->addWidget(new ChecksPanel(context, this));
 
     auto* wire_heading = make_label(tr("Wire log"), Tone::heading, this);
@@ -138,6 +147,11 @@ void BurnTray::follow() {
     burn_->setVisible(!burning);
     burn_->setText(after ? tr("Burn again in place…") : tr("Burn…"));
     burn_->setEnabled(!why);
+    const bool broken = desk.broken_off() && !burning;
+    go_on_->setVisible(broken);
+    go_on_->setEnabled(broken && !desk.obstacle_to_go_on());
+    save_->setVisible(!burning && context_.plans.planned().plan != nullptr);
+    save_->setEnabled(context_.plans.ready() && context_.plans.planned().may_burn());
     QString facts;
     if (burning)
         facts =
@@ -145,6 +159,11 @@ void BurnTray::follow() {
     if (now.silent_for > 0)
         facts = tr("The machine has not answered for %1 s. Its switch is the sure way to stop it.")
                     .arg(static_cast<int>(now.silent_for));
+    if (broken) {
+        facts = tr("Burned for sure: %1 % of the time. What comes right after it may have burned too.")
+                    .arg(static_cast<int>(desk.share_done() * 100));
+        if (const auto first = desk.obstacle_to_go_on()) facts += " " + tr("To go on: %1").arg(first->help);
+    }
     const bool waiting = desk.waiting_for_start() == BurnDesk::OnStart::burn;
     stop_waiting_->setVisible(waiting);
     if (waiting) facts = tr("It burns when the machine's own start button is pressed.");

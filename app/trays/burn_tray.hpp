@@ -17,6 +17,8 @@ class BurnTray : public QWidget {
 
  Q_SIGNALS:
     void burn_wanted();
+    void save_wanted();
+    void go_on_wanted();
 
  private:
     void follow();
@@ -27,7 +29,7 @@ class BurnTray : public QWidget {
     QComboBox* only_;
     QLabel *heading_, *time_, *under_, *trouble_, *facts_;
     TimeRibbon* ribbon_;
-    QPushButton *burn_, *stop_waiting_;
+    QPushButton *burn_, *stop_waiting_, *save_, *go_on_;
 };
 
 }  // namespace chalkline::app

@@ -42,6 +42,18 @@ MovePanel::MovePanel(const TrayContext& context, QWidget* parent) : QWidget(pare
     focus_ = new JogStrip(
         tr("Focus"), machine, [&machine](double by) { machine.move_focus(by); }, this);
     all->addWidget(focus_);
+    auto* speed = new QHBoxLayout;
+    speed_ = make_speed_field(tr("Speed of moving by hand"), machine.profile().top_speed(), this);
+    speed_->setFixedWidth(120);
+    speed->addWidget(make_label(tr("Speed"), Tone::quiet, this));
+    speed->addWidget(speed_);
+    speed->addStretch(1);
+    all->addLayout(speed);
+    connect(speed_, &ValueField::committed, this, [this](double wanted) {
+        machine::MachineProfile profile = context_.machine.profile();
+        profile.jog_speed = std::clamp(wanted, 1.0, profile.top_speed().mm_per_min());
+        context_.keeper.keep(profile);
+    });
     all->addWidget(make_label(tr("Hold Shift and an arrow key, with the rail clicked, to move as long as it is held."),
                               Tone::quiet, this));
     build_places(all);
@@ -144,6 +156,7 @@ void MovePanel::offer_places() {
         places_->addItem(known.name);
     places_->setCurrentIndex(std::max(0, places_->findText(chosen)));
     focus_->setVisible(context_.machine.profile().z_axis);
+    speed_->show_value(context_.machine.profile().jog_speed);
 }
 
 /// The head's place gets a name that stays with the machine; the same name again moves the place.

@@ -35,7 +35,7 @@ class MovePanel : public QWidget {
     QLineEdit* place_name_ = nullptr;
     QWidget* focus_ = nullptr;
     QPushButton* where_ = nullptr;
-    ValueField *x_ = nullptr, *y_ = nullptr;
+    ValueField *x_ = nullptr, *y_ = nullptr, *speed_ = nullptr;
     QPushButton *release_ = nullptr, *pulse_ = nullptr;
     QTimer pulsing_;
     QLabel* unknown_ = nullptr;

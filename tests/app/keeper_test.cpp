@@ -352,3 +352,100 @@ TEST_CASE("a photograph of the bed is laid under the grid as seen from straight 
     REQUIRE(driver.click("Take it away"));
     CHECK_FALSE(driver->bed().photo().lies());
 }
+
+TEST_CASE("framing, marking and burning begin with the machine's own start button") {
+    Workbench bench;
+    WindowDriver& driver = bench.driver;
+    machine::MachineProfile profile = driver->machine().profile();
+    profile.start_button = true;
+    driver->keeper().keep(profile);
+    REQUIRE(driver.wait_planned());
+    driver->choose(Mark::frame);
+    QTest::qWait(30);
+    QCheckBox* waits = nullptr;
+    for (auto* tick : driver.window().findChildren<QCheckBox*>())
+        if (tick->isVisible() && tick->text().contains("start button")) waits = tick;
+    REQUIRE(waits);
+    QTest::mouseClick(waits, Qt::LeftButton, {}, {8, waits->height() / 2});
+    REQUIRE(driver->desk().waiting_for_start() == BurnDesk::OnStart::frame);
+    CHECK_FALSE(driver->desk().framed_at());
+    bench.machine.press_start();
+    REQUIRE(wait_for([&] { return driver->desk().framed_at().has_value() && bench.at_rest(); }));
+    CHECK(driver->desk().waiting_for_start() == BurnDesk::OnStart::nothing);
+    // Pressed without anything waiting for it nothing moves.
+    QTest::qWait(700);
+    const auto framed = driver->desk().framed_at();
+    bench.machine.press_start();
+    QTest::qWait(700);
+    CHECK(driver->desk().framed_at() == framed);
+    REQUIRE(driver.click("It did"));
+    REQUIRE(driver.wait_planned());
+    QTest::keyClick(&driver->bed(), Qt::Key_Return, Qt::ControlModifier);
+    QTest::qWait(30);
+    REQUIRE(driver.click("Wait for its start button"));
+    CHECK_FALSE(driver->desk().burning());
+    CHECK(driver.visible_text().contains("It burns when the machine's own start button is pressed"));
+    REQUIRE(driver.click("Wait no longer"));
+    bench.machine.press_start();
+    QTest::qWait(700);
+    CHECK_FALSE(driver->desk().burning());
+    QTest::keyClick(&driver->bed(), Qt::Key_Return, Qt::ControlModifier);
+    QTest::qWait(30);
+    REQUIRE(driver.click("Wait for its start button"));
+    bench.machine.press_start();
+    REQUIRE(wait_for([&] { return driver->desk().burning() || driver->desk().burned_at(); }));
+}
+
+TEST_CASE("the pulse and the faint dot burn as little as they say") {
+    Workbench bench;
+    WindowDriver& driver = bench.driver;
+    driver->choose(Mark::frame);
+    for (auto* fold : driver.window().findChildren<Fold*>())
+        fold->set_open(true);
+    QTest::qWait(30);
+    QPushButton* pulse = driver.button("Pulse");
+    REQUIRE(pulse);
+    QTest::mousePress(pulse, Qt::LeftButton);
+    QTest::qWait(1000);
+    QTest::mouseRelease(pulse, Qt::LeftButton);
+    REQUIRE(wait_for([&] { return bench.at_rest(); }));
+    for (auto* tick : driver.window().findChildren<QCheckBox*>())
+        if (tick->isVisible() && tick->text() == "Faint dot")
+            QTest::mouseClick(tick, Qt::LeftButton, {}, {8, tick->height() / 2});
+    CHECK(driver->desk().framing().faint_dot);
+    bench.frame();
+    driver->machine().disconnect_now();
+    bench.machine.finish();
+    CHECK(bench.machine.clean());
+    // Two or three pulses of a tenth of a second at rest, and once round the job.
+    CHECK(bench.machine.figure("beam_on_mm") > 300);
+    CHECK(bench.machine.figure("beam_on_s") > 0.2);
+}
+
+TEST_CASE("framed again and again while the job is nudged: each ride goes round the job as it is") {
+    Workbench bench("8");
+    WindowDriver& driver = bench.driver;
+    driver->choose(Mark::frame);
+    QTest::qWait(30);
+    for (auto* tick : driver.window().findChildren<QCheckBox*>())
+        if (tick->isVisible() && tick->text() == "Again and again")
+            QTest::mouseClick(tick, Qt::LeftButton, {}, {8, tick->height() / 2});
+    REQUIRE(driver.click("Frame"));
+    REQUIRE(wait_for([&] { return bench.now().activity == machine::Activity::framing; }));
+    driver->placing().choose_all();
+    const double before = job::bounds(job_of(driver)).right;
+    for (int i = 0; i < 3; ++i) {
+        key(driver, Qt::Key_Right, Qt::ShiftModifier);
+        QTest::qWait(150);
+    }
+    CHECK(job::bounds(job_of(driver)).right == Approx(before + 30).margin(0.01));
+    // It goes on, and reaches where the job lies now.
+    double reached = 0;
+    CHECK(wait_for([&] {
+        if (bench.now().position) reached = std::max(reached, bench.now().position->x);
+        return reached > before + 25;
+    }));
+    QTest::keyClick(&driver->bed(), Qt::Key_Escape);
+    QTest::keyClick(&driver->bed(), Qt::Key_Escape);
+    REQUIRE(wait_for([&] { return driver.idle(); }));
+}

@@ -1,7 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Takes the pictures of docs/screenshots from the sample job on the simulated machine:
 //     chalkline-screenshots FOLDER
+#include "machine/connection_sheet.hpp"
 #include "machine/controller_sheet.hpp"
+#include "machine/profile_sheet.hpp"
+#include "machine/state_sheet.hpp"
 #include "mainwindow/main_window.hpp"
 #include "proof/proof_view.hpp"
 #include "recipes/recipe_shelf.hpp"
@@ -148,6 +151,16 @@ int main(int argc, char** argv) {
     window.choose(Mark::rehearse);
     photographer.take("rehearse");
 
+    {
+        app::ConnectionSheet ports(
+            window.machine(), window.keeper(), {},
+            [] {
+                return std::vector<ports::Port>{{"/dev/ttyUSB0", "Wrenfold Works", "Laser board"},
+                                                {"/dev/ttyACM0", "Wrenfold Works", "Plant sensor"}};
+            },
+            &window);
+        photographer.take("connecting");
+    }
     // Connected like any other machine, so that it is locked at first.
     test::SimulatorProcess machine(CHALKLINE_SIM, "20");
     window.machine().connect_to(QString::fromStdString(machine.port()), "simulated");
@@ -161,6 +174,7 @@ int main(int argc, char** argv) {
         }))
         return 1;
     window.choose(Mark::frame);
+    app::open_state_sheet(window.machine(), window.document().job(), {}, &window.bed());
     photographer.take("locked");
     window.machine().home();
     if (!wait_for([&] { return idle() && window.machine().snapshot().position_sure; })) return 1;
@@ -180,6 +194,10 @@ int main(int argc, char** argv) {
     {
         app::ControllerSheet settings(window.machine(), &window);
         photographer.take("controller");
+    }
+    {
+        app::ProfileSheet profile(window.machine(), window.keeper(), &window.bed());
+        photographer.take("machine");
     }
     window.choose(Mark::burn);
     QTest::keyClick(&window, Qt::Key_Return, Qt::ControlModifier);

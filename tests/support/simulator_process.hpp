@@ -55,6 +55,8 @@ class SimulatorProcess {
         ::waitpid(process_, nullptr, 0);
         process_ = -1;
     }
+    /// Presses the machine's own start button.
+    void press_start() const { ::kill(process_, SIGUSR2); }
     /// The report as text; only after finish().
     std::string report() const {
         std::ifstream in(file("report.json"));

@@ -20,9 +20,11 @@ namespace {
 
 volatile std::sig_atomic_t end_asked = 0;
 volatile std::sig_atomic_t report_asked = 0;
+volatile std::sig_atomic_t start_asked = 0;
 
 constexpr double quantum = 0.01;    // s of virtual time run at a stretch when nothing is answered
 constexpr double tick = 0.001;      // s of virtual time between looks for answers
+constexpr double start_held = 0.5;  // s the start button stays down
 constexpr int host_patience = 100;  // ms a host that answered so far may take to send the next line
 constexpr int idle_patience = 2;    // ms for one that had nothing to send last time
 
@@ -50,7 +52,7 @@ std::string dose_bytes(const simulator::DoseMap& dose) {
 
 class Server {
  public:
-    Server(HostLink& link, simulator::Device& device, const simulator::Controller& controller, const Options& options)
+    Server(HostLink& link, simulator::Device& device, simulator::Controller& controller, const Options& options)
         : link_(link), device_(device), controller_(controller), options_(options) {}
 
     void run() {
@@ -61,6 +63,7 @@ class Server {
                 report_asked = 0;
                 write(options_.report, to_json(controller_.report()));
             }
+            hold_start_button();
             const bool resting = device_.at_rest();
             take(resting ? 20 : 0);
             if (link_.take_new_connection()) greet();
@@ -109,6 +112,13 @@ class Server {
         }
     }
 
+    /// A finger stays on the button for a moment.
+    void hold_start_button() {
+        if (start_asked != 0) released_at_ = wall() + start_held;
+        start_asked = 0;
+        controller_.press_start(wall() < released_at_);
+    }
+
     bool take(int milliseconds) {
         const std::string bytes = link_.receive(milliseconds);
         device_.receive(bytes);
@@ -121,9 +131,10 @@ class Server {
 
     HostLink& link_;
     simulator::Device& device_;
-    const simulator::Controller& controller_;  ///< for its report
+    simulator::Controller& controller_;  ///< for its report and its start button
     const Options& options_;
     bool host_answers_ = true;
+    double released_at_ = 0;
     std::string unfinished_;  ///< what was answered since the last whole line
 };
 
@@ -136,6 +147,8 @@ void install_signals() {
         ::sigaction(number, &action, nullptr);
     action.sa_handler = [](int) { report_asked = 1; };
     ::sigaction(SIGUSR1, &action, nullptr);
+    action.sa_handler = [](int) { start_asked = 1; };
+    ::sigaction(SIGUSR2, &action, nullptr);
     std::signal(SIGPIPE, SIG_IGN);
 }
 

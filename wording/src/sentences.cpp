@@ -132,7 +132,7 @@ constexpr std::array sentences{
              S("Switch it on by sending $32=1, then try again.")},
     Sentence{"machine.full-power-differs",
              S("The controller's full power is S{controller}, the machine profile says S{profile}"),
-             S("Set full_power_s in the profile to the controller's $30 value.")},
+             S("Set its “S value of full power” to the controller's, under the machine's name in the rail.")},
     Sentence{"machine.beyond-limits", S("That would move the head to {x}, {y}, outside the bed"),
              S("Choose a shorter distance.")},
     Sentence{"machine.line-refused", S("The controller refused “{text}”: {reason}"),

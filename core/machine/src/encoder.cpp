@@ -41,6 +41,7 @@ bool Encoder::next(ProgramLine& line) {
     while (ready_.empty()) {
         if (next_in_row_ < row_.ends.size()) {
             const std::size_t from = next_in_row_ == 0 ? 0 : row_.ends[next_in_row_ - 1];
+            line.part = static_cast<std::int32_t>(next_in_row_);
             line.text.assign(row_.text, from, row_.ends[next_in_row_++] - from);
             line.operation = current_;
             return true;
@@ -76,7 +77,7 @@ void Encoder::ending() {
 
 void Encoder::emit(std::string text) {
     if (std::exchange(relative_, false)) text.insert(0, "G90");
-    ready_.push_back({std::move(text), current_});
+    ready_.push_back({std::move(text), current_, part_});
 }
 
 std::string Encoder::motion(int code) {
@@ -166,10 +167,12 @@ void Encoder::encode(const Trace& trace, Speed speed) {
         if (x) append_coordinate(line, 'X', micrometres(to.x));
         if (y) append_coordinate(line, 'Y', micrometres(to.y));
         line += power_word(trace.power, power_) + feed_word(speed);
+        part_ = static_cast<std::int32_t>(i);
         emit(std::move(line));
         from = to;
         at_known_ = true;
     }
+    part_ = 0;
     at_ = from;
 }
 

@@ -33,6 +33,7 @@ void LineSession::opened(double now) {
                 .settings = false,
                 .pulse = false,
                 .probe = false,
+                .trim = false,
                 .moves_after_stop = profile_.planner_blocks + 1};
     announce();
 }
@@ -217,6 +218,10 @@ Result<void> LineSession::start(Activity activity, std::unique_ptr<LineSource> l
     return {};
 }
 
+Result<void> LineSession::trim(int, int) {
+    return fail(error::not_supported);
+}
+
 /// The line on its way is still answered; then the board drops its plan and the beam is told off.
 void LineSession::stop() {
     if (!now_.connected || !ready_ || stopped_activity_ || now_.activity == Activity::none) return;
@@ -287,9 +292,10 @@ void LineSession::handle_ok() {
     open_.reset();
     if (lines_ && line.operation >= 0) {
         // Answered means planned: what the board may still hold is not done yet.
-        in_planner_.push_back(line.operation);
+        in_planner_.push_back(line);
         if (static_cast<int>(in_planner_.size()) > profile_.planner_blocks) {
-            now_.operation = in_planner_.front();
+            now_.operation = in_planner_.front().operation;
+            now_.part = in_planner_.front().part;
             in_planner_.pop_front();
         }
     }

@@ -13,6 +13,9 @@ namespace chalkline::machine {
 namespace {
 
 constexpr char status_request = '?', feed_hold = '!', cycle_start = '~', soft_reset = 0x18;
+// Overrides: these add 10 %; the three bytes behind each take 10 away, add 1, take 1 away.
+constexpr char speed_as_programmed = static_cast<char>(0x90), power_as_programmed = static_cast<char>(0x99);
+constexpr char speed_ten_up = static_cast<char>(0x91), power_ten_up = static_cast<char>(0x9a);
 constexpr char jog_cancel = static_cast<char>(0x85);
 constexpr double greeting_patience = 3;  // s after the first question before the port counts as silent
 constexpr double settings_patience = 5;  // s for the answers to the settings questions
@@ -280,6 +283,28 @@ Result<void> RealtimeSession::burn(std::unique_ptr<LineSource> lines) {
     return start(Activity::burning, std::move(lines));
 }
 
+Result<void> RealtimeSession::trim(int speed, int power) {
+    if (!now_.connected || greeting_ != Greeting::done) return fail(error::not_ready);
+    // Steps of ten, then of one, from where it stands: never by way of 100 %, which could be brighter than either.
+    const auto step = [this](int& from, int to, char ten_up, const char* shown) {
+        to = std::clamp(to, least_trim, most_trim);
+        if (from == to) return;
+        for (; from + 10 <= to; from += 10)
+            send_realtime(ten_up, nullptr);
+        for (; from - 10 >= to; from -= 10)
+            send_realtime(static_cast<char>(ten_up + 1), nullptr);
+        for (; from < to; ++from)
+            send_realtime(static_cast<char>(ten_up + 2), nullptr);
+        for (; from > to; --from)
+            send_realtime(static_cast<char>(ten_up + 3), nullptr);
+        events_.push_back(event::Wire{true, fmt::format("{} {} %", shown, to)});
+    };
+    step(now_.speed_trim, speed, speed_ten_up, "speed override");
+    step(now_.power_trim, power, power_ten_up, "power override");
+    announce();
+    return {};
+}
+
 void RealtimeSession::hold() {
     if (now_.connected) send_realtime(feed_hold, "!");
 }
@@ -346,6 +371,8 @@ void RealtimeSession::handle_status(const reply::Status& status) {
     }
     now_.feed = status.feed.value_or(now_.feed) * (status.feed ? unit : 1);
     now_.power = status.power.value_or(now_.power);
+    now_.speed_trim = status.feed_override.value_or(now_.speed_trim);
+    now_.power_trim = status.power_override.value_or(now_.power_trim);
     now_.pins = status.pins;
     if (status.has_accessories) now_.accessories = status.accessories;
     if (stopping_ == Stopping::holding && at_rest(status.state, status.sub)) {
@@ -416,7 +443,6 @@ void RealtimeSession::handle_stream_answer(std::optional<int> error_number) {
     const auto line = streamer_->answered();
     if (!line) return;
     if (error_number) {
-        now_.operation = line->operation;
         begin_stop(Error{std::string(error::line_refused),
                          {{"number", std::to_string(*error_number)}, {"text", line->text}},
                          {},
@@ -425,10 +451,12 @@ void RealtimeSession::handle_stream_answer(std::optional<int> error_number) {
     }
     now_.lines_done = streamer_->acknowledged();
     now_.operation = streamer_->operation();
+    now_.part = streamer_->part();
 }
 
 void RealtimeSession::handle_greeting(const std::string& version) {
     now_.version = version;
+    now_.speed_trim = now_.power_trim = 100;
     now_.accessories.clear();  // a controller that starts afresh has everything off
     open_.clear();
     // A board may restart once more while it is asked.
@@ -515,6 +543,12 @@ Result<void> RealtimeSession::start(Activity activity, std::unique_ptr<LineSourc
     if (auto free = require_free(); !free) return free;
     if (!now_.position_sure) return fail(error::position_unknown);
     place_bed_origin();
+    if (now_.speed_trim != 100 || now_.power_trim != 100) {
+        // At rest the way by 100 % harms nobody, and it is sure whatever was reported late.
+        send_realtime(speed_as_programmed, nullptr);
+        send_realtime(power_as_programmed, nullptr);
+        now_.speed_trim = now_.power_trim = 100;
+    }
     streamer_ = std::make_unique<Streamer>(std::move(lines), receive_buffer_, planner_blocks_);
     now_.activity = activity;
     now_.lines_done = 0;

@@ -30,9 +30,9 @@ std::optional<ProgramLine> Streamer::answered() {
     in_flight_.pop_front();
     open_bytes_ -= static_cast<int>(line.text.size()) + 1;
     ++acknowledged_;
-    if (line.operation >= 0) in_planner_.push_back(line.operation);
+    if (line.operation >= 0) in_planner_.push_back({line.operation, line.part});
     if (in_planner_.size() > planner_blocks_) {
-        operation_ = in_planner_.front();
+        done_ = in_planner_.front();
         in_planner_.pop_front();
     }
     return line;

@@ -199,3 +199,39 @@ TEST_CASE("typed lines are sent when nothing runs, and never with signs that act
     REQUIRE(vm.session.send_line("G92X0Y0"));
     CHECK_FALSE(vm.session.snapshot().position_sure);
 }
+
+TEST_CASE("power and speed are trimmed by steps that never pass through 100 %, and a program begins with 100") {
+    VirtualMachine vm;
+    vm.make_ready();
+    const auto program = [] {
+        std::vector<std::string> lines{"G21G90G17G94G54", "M5S0", "M4S0", "G0X10Y10"};
+        for (int i = 0; i < 60; ++i)
+            lines.push_back(i % 2 == 0 ? "G1X110S500F3000" : "X10");
+        lines.push_back("M5S0");
+        return std::make_unique<test::GivenLines>(std::move(lines));
+    };
+    REQUIRE(vm.session.burn(program()));
+    vm.run(1.5);
+    REQUIRE(vm.session.trim(100, 63));
+    vm.run(0.5);
+    double brightest = 0;
+    REQUIRE(vm.session.trim(120, 57));
+    for (int i = 0; i < 400; ++i) {
+        vm.run(VirtualMachine::step);
+        brightest = std::max(brightest, vm.controller.beam());
+    }
+    CHECK(brightest < 0.5 * 0.63 + 0.001);
+    CHECK(brightest > 0.5 * 0.56);
+    CHECK(vm.session.snapshot().power_trim == 57);
+    CHECK(vm.session.snapshot().speed_trim == 120);
+    // Held to what a controller takes.
+    REQUIRE(vm.session.trim(900, 1));
+    vm.run(0.5);
+    CHECK(vm.session.snapshot().speed_trim == Session::most_trim);
+    CHECK(vm.session.snapshot().power_trim == Session::least_trim);
+    REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }, 200));
+    REQUIRE(vm.session.burn(program()));
+    vm.run(2);
+    CHECK(vm.session.snapshot().power_trim == 100);
+    CHECK(vm.controller.beam() > 0.3);
+}

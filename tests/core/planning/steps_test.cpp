@@ -6,6 +6,7 @@
 #include <chalkline/art/reader.hpp>
 #include <chalkline/geometry/path.hpp>
 #include <chalkline/job/edits.hpp>
+#include <chalkline/job/placing.hpp>
 #include <chalkline/planning/checks.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/program_checker.hpp>

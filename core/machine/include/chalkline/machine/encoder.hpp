@@ -15,6 +15,7 @@ namespace chalkline::machine {
 struct ProgramLine {
     std::string text;
     std::int64_t operation = -1;
+    std::int32_t part = 0;  ///< of a trace: the point it leads to, of a sweep: the run, counted from 0
     bool operator==(const ProgramLine&) const = default;
 };
 
@@ -71,6 +72,7 @@ class Encoder : public LineSource {
     const MachineProfile& profile_;
     std::size_t next_operation_ = 0;
     std::int64_t current_ = -1;
+    std::int32_t part_ = 0;  ///< of the trace being given out
     std::deque<ProgramLine> ready_;
     std::vector<Stop> stops_;  ///< of the sweep being given out
     Row row_, other_row_;      ///< its lines, and those of the other way of writing it

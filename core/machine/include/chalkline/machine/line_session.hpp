@@ -36,6 +36,7 @@ class LineSession : public Session {
     Result<void> send_line(const std::string& text) override;
     Result<void> frame(std::unique_ptr<LineSource> lines) override;
     Result<void> burn(std::unique_ptr<LineSource> lines) override;
+    Result<void> trim(int speed, int power) override;
     void hold() override {}
     void resume() override {}
     void stop() override;
@@ -72,7 +73,7 @@ class LineSession : public Session {
     std::deque<std::string> queued_;            ///< commands that wait, sent before the program's lines
     std::optional<ProgramLine> open_;           ///< sent and not answered
     std::unique_ptr<LineSource> lines_;         ///< of the program under way
-    std::deque<std::int64_t> in_planner_;       ///< operations of the newest answered lines
+    std::deque<ProgramLine> in_planner_;        ///< operations of the newest answered lines
     std::optional<Activity> stopped_activity_;  ///< what is being stopped
     std::optional<Error> stop_because_;
     bool cleared_ = false, asked_ = false, ready_ = false, heard_anything_ = false, gave_up_ = false;

@@ -38,6 +38,7 @@ class RealtimeSession : public Session {
     Result<void> send_line(const std::string& text) override;
     Result<void> frame(std::unique_ptr<LineSource> lines) override;
     Result<void> burn(std::unique_ptr<LineSource> lines) override;
+    Result<void> trim(int speed, int power) override;
     void hold() override;
     void resume() override;
     void stop() override;

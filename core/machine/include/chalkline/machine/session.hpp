@@ -44,6 +44,7 @@ struct Capabilities {
     bool hold = true;      ///< moves can be held, gone on with, and cancelled
     bool settings = true;  ///< it tells its settings and takes others
     bool pulse = true, probe = true;
+    bool trim = true;          ///< power and speed can be changed while it runs
     int moves_after_stop = 0;  ///< that may still run after a stop
 };
 
@@ -58,11 +59,13 @@ struct Snapshot {
     bool position_sure = false;               ///< the controller knows where the head is
     /// The place rests on somebody's word, not on home switches: where the bed ends nobody can promise.
     bool placed_by_hand = false;
-    int alarm = 0;               ///< number of the last alarm while locked
-    double feed = 0, power = 0;  ///< mm/min, S units
+    int alarm = 0;                           ///< number of the last alarm while locked
+    double feed = 0, power = 0;              ///< mm/min, S units
+    int speed_trim = 100, power_trim = 100;  ///< % of what the program says
     std::string pins, accessories;
-    std::int64_t lines_done = 0;     ///< answered lines of the running program
-    std::int64_t operation = -1;     ///< operation of the last answered line
+    std::int64_t lines_done = 0;  ///< answered lines of the running program
+    std::int64_t operation = -1;  ///< that is surely carried out up to `part`; −1: none yet
+    std::int32_t part = 0;
     std::optional<bool> laser_mode;  ///< as the controller's settings say; none: not known yet
     double silent_for = 0;           ///< seconds without a byte while something runs; 0 when all is well
     std::string version;
@@ -161,6 +164,10 @@ class Session {
     virtual Result<void> frame(std::unique_ptr<LineSource> lines) = 0;
     /// REQUIRES: the lines passed the program checker.
     virtual Result<void> burn(std::unique_ptr<LineSource> lines) = 0;
+    /// Changes the program's speed and power as it runs, at once; % of what it says, held to `least_trim` …
+    /// `most_trim`. Every program begins with 100.
+    virtual Result<void> trim(int speed, int power) = 0;
+    static constexpr int least_trim = 10, most_trim = 200;
     virtual void hold() = 0;
     virtual void resume() = 0;
     /// Stops whatever goes on as soon as the controller lets it, and turns the beam off.

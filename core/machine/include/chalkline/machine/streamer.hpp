@@ -30,19 +30,26 @@ class Streamer {
     std::int64_t acknowledged() const { return acknowledged_; }
     /// Operation of the last line that is surely carried out: answered, and as many lines behind the newest answer
     /// as the planner can hold. −1 before the first. An answer alone only says that a line was understood.
-    std::int64_t operation() const { return operation_; }
+    std::int64_t operation() const { return done_.operation; }
+    /// The part of that operation, as its line states it.
+    std::int32_t part() const { return done_.part; }
     /// Bytes of the lines not answered yet.
     int open_bytes() const { return open_bytes_; }
 
  private:
     std::unique_ptr<LineSource> lines_;
     std::deque<ProgramLine> in_flight_;
-    std::optional<ProgramLine> waiting_;   ///< next line, not sent for lack of room
-    std::deque<std::int64_t> in_planner_;  ///< operations of the newest answered lines
+    std::optional<ProgramLine> waiting_;  ///< next line, not sent for lack of room
+    struct Done {
+        std::int64_t operation = -1;
+        std::int32_t part = 0;
+    };
+    std::deque<Done> in_planner_;  ///< what the newest answered lines carry out
+    Done done_;
     int room_;
     std::size_t planner_blocks_;
     int open_bytes_ = 0;
-    std::int64_t sent_ = 0, acknowledged_ = 0, operation_ = -1;
+    std::int64_t sent_ = 0, acknowledged_ = 0;
     bool exhausted_ = false;
 };
 

@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include <chalkline/machine/program.hpp>
+
+#include <cstddef>
+
+namespace chalkline::machine {
+
+/// How far a program is surely carried out: an operation, up to and with a part of it, as `ProgramLine` counts them.
+struct DoneSoFar {
+    std::int64_t operation = -1;  ///< −1: nothing
+    std::int32_t part = 0;
+    bool operator==(const DoneSoFar&) const = default;
+};
+
+/// What is left of a program, with the way back into it: the head goes dark to where it has to go on, with air, focus
+/// and beam as they were there.
+struct Rest {
+    Program program;
+    std::size_t lead = 0;    ///< operations put in front
+    std::size_t from = 0;    ///< operation of the whole program that the first one behind the lead goes on with
+    std::int32_t parts = 0;  ///< parts of it that are left out
+    /// The same place counted in the whole program.
+    DoneSoFar in_whole(DoneSoFar in_rest) const;
+};
+
+/// REQUIRES: `done` is a place of the program. A trace is taken up at the point it reached; a sweep is ridden from its
+/// beginning, dark as far as it was burned, so that the head has its run-up.
+Rest rest_of(const Program& program, DoneSoFar done);
+
+}  // namespace chalkline::machine

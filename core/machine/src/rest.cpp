@@ -1,0 +1,90 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/machine/rest.hpp>
+
+#include <optional>
+
+namespace chalkline::machine {
+namespace {
+
+/// What a controller remembers from one operation to the next.
+struct Standing {
+    std::optional<geometry::Point> at;
+    std::optional<Air> air;
+    std::optional<Focus> focus;
+    BeamMode beam = BeamMode::off;
+};
+
+Standing standing_after(const Program& program, std::size_t operations) {
+    Standing standing;
+    for (std::size_t i = 0; i < operations; ++i) {
+        const auto& act = program.operations[i].act;
+        if (const auto* travel = std::get_if<Travel>(&act)) standing.at = travel->to;
+        if (const auto* sweep = std::get_if<Sweep>(&act)) standing.at = sweep->to;
+        if (const auto* trace = std::get_if<Trace>(&act); trace && trace->count > 0)
+            standing.at = program.points[trace->first + trace->count - 1];
+        if (const auto* air = std::get_if<Air>(&act)) standing.air = *air;
+        if (const auto* focus = std::get_if<Focus>(&act)) standing.focus = *focus;
+        if (const auto* beam = std::get_if<Beam>(&act)) standing.beam = beam->mode;
+    }
+    return standing;
+}
+
+/// The operation without its first `parts`; false when nothing of it is left.
+bool cut(Operation& operation, std::uint32_t parts, Program& program, Standing& standing) {
+    if (auto* trace = std::get_if<Trace>(&operation.act)) {
+        if (parts >= trace->count) return false;
+        standing.at = program.points[trace->first + parts - 1];
+        trace->first += parts;
+        trace->count -= parts;
+        return true;
+    }
+    auto* sweep = std::get_if<Sweep>(&operation.act);
+    if (!sweep || parts >= sweep->count) return false;
+    Run dark{0, 0};
+    for (std::uint32_t i = 0; i < parts; ++i)
+        dark.micrometres += program.runs[sweep->first + i].micrometres;
+    // The last run that is left out makes room for the dark one.
+    sweep->first += parts - 1;
+    sweep->count -= parts - 1;
+    program.runs[sweep->first] = dark;
+    return true;
+}
+
+}  // namespace
+
+DoneSoFar Rest::in_whole(DoneSoFar in_rest) const {
+    const auto ahead = static_cast<std::int64_t>(lead);
+    const auto begun = static_cast<std::int64_t>(from);
+    if (in_rest.operation < ahead) return {begun - 1 + (parts > 0 ? 1 : 0), parts > 0 ? parts - 1 : 0};
+    const std::int64_t behind = in_rest.operation - ahead;
+    if (behind > 0 || parts == 0) return {begun + behind, in_rest.part};
+    // A trace lost its first parts; of a sweep one dark run stands for them.
+    const bool sweep = std::holds_alternative<Sweep>(program.operations[lead].act);
+    return {begun, in_rest.part + parts - (sweep ? 1 : 0)};
+}
+
+Rest rest_of(const Program& program, DoneSoFar done) {
+    Rest rest;
+    rest.program = program;
+    rest.from = static_cast<std::size_t>(done.operation < 0 ? 0 : done.operation);
+    Standing standing = standing_after(program, rest.from);
+    if (done.operation >= 0) {
+        rest.parts = done.part + 1;
+        if (!cut(rest.program.operations[rest.from], static_cast<std::uint32_t>(rest.parts), rest.program, standing)) {
+            rest.parts = 0;
+            standing = standing_after(program, ++rest.from);
+        }
+    }
+    std::vector<Operation> way_back;
+    if (standing.air) way_back.push_back({*standing.air, {}, {}});
+    if (standing.focus) way_back.push_back({*standing.focus, {}, {}});
+    if (standing.at) way_back.push_back({Travel{*standing.at}, {}, {}});
+    if (standing.beam != BeamMode::off) way_back.push_back({Beam{standing.beam}, {}, {}});
+    rest.lead = way_back.size();
+    auto& operations = rest.program.operations;
+    operations.erase(operations.begin(), operations.begin() + static_cast<std::ptrdiff_t>(rest.from));
+    operations.insert(operations.begin(), way_back.begin(), way_back.end());
+    return rest;
+}
+
+}  // namespace chalkline::machine
