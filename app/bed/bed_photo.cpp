@@ -14,8 +14,14 @@ namespace {
 
 constexpr double pixels_per_mm = 4;
 constexpr double most_pixels = 3000;  // along the longer side
+constexpr int preview_side = 1280;    // pixels
 
-Result<BedPhoto::Image> read_photo(const std::string& path) {
+struct Photo {
+    BedPhoto::Image image;
+    QImage preview;
+};
+
+Result<Photo> read_photo(const std::string& path) {
     const auto bytes = read_file(path);
     if (!bytes) return tl::unexpected(bytes.error());
     auto decoded = pictures::Decoder().decode(*bytes);
@@ -24,7 +30,10 @@ Result<BedPhoto::Image> read_photo(const std::string& path) {
         error.file = path;
         return tl::unexpected(error);
     }
-    return std::make_shared<const raster::RgbImage>(std::move(decoded->image));
+    const auto image = std::make_shared<const raster::RgbImage>(std::move(decoded->image));
+    const QImage all(reinterpret_cast<const uchar*>(image->pixels.data()), image->width, image->height,
+                     image->width * 3, QImage::Format_RGB888);
+    return Photo{image, all.scaled(preview_side, preview_side, Qt::KeepAspectRatio, Qt::SmoothTransformation)};
 }
 
 QImage to_image(const raster::RgbImage& image) {
@@ -40,9 +49,10 @@ BedPhoto::BedPhoto(QObject* parent) : QObject(parent) {}
 
 void BedPhoto::load(const QString& path) {
     reading_.start([path = path.toStdString()](const Watch&) { return read_photo(path); },
-                   [this](Result<Image> image) {
-                       if (!image) return Q_EMIT failed(wording::describe(image.error()));
-                       image_ = *image;
+                   [this](Result<Photo> photo) {
+                       if (!photo) return Q_EMIT failed(wording::describe(photo.error()));
+                       image_ = std::move(photo->image);
+                       preview_ = std::move(photo->preview);
                        Q_EMIT read();
                    });
 }

@@ -29,6 +29,8 @@ class BedPhoto : public QObject {
     /// Reads a picture file in the background; `read` or `failed` follows.
     void load(const QString& path);
     const Image& image() const { return image_; }
+    /// The same, small enough to be drawn at once.
+    const QImage& preview() const { return preview_; }
     /// Of the last photograph: a camera that stands still sees the next one alike.
     const Aim& aim() const { return aim_; }
     /// Lays it over `bed`, drawn in the background. False where three of the places lie on one line.
@@ -45,6 +47,7 @@ class BedPhoto : public QObject {
  private:
     TaskRunner reading_, laying_;
     Image image_;
+    QImage preview_;
     Aim aim_;
     QImage straight_;
     geometry::Box bed_;

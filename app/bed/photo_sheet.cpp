@@ -6,21 +6,12 @@
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <algorithm>
-#include <cmath>
-#include <cstring>
 
 namespace chalkline::app {
 namespace {
 
 constexpr int photo_width = 640, photo_height = 360;  // px
 constexpr double handle_radius = 11;                  // px
-
-/// Small enough to be drawn at once.
-QImage preview_of(const raster::RgbImage& image) {
-    QImage all(reinterpret_cast<const uchar*>(image.pixels.data()), image.width, image.height, image.width * 3,
-               QImage::Format_RGB888);
-    return all.scaled(2 * photo_width, 2 * photo_height, Qt::KeepAspectRatio, Qt::SmoothTransformation);
-}
 
 }  // namespace
 
@@ -191,7 +182,7 @@ void PhotoSheet::show_photo() {
     lay_button_->setEnabled(photo_.image() != nullptr);
     if (!photo_.image()) return;
     said_->hide();
-    handles_->show_photo(preview_of(*photo_.image()));
+    handles_->show_photo(photo_.preview());
 }
 
 void PhotoSheet::lay() {

@@ -19,6 +19,7 @@ ConnectionSheet::ConnectionSheet(MachineLink& machine, MachineKeeper& keeper,
       keeper_(keeper),
       watch_(nullptr, std::move(list)),
       asker_(machine.profile(), nullptr) {
+    setFixedWidth(560);
     note_ = add_text(tr("Looking for ports…"), Tone::quiet);
     list_ = new QWidget(this);
     list_->setLayout(new QVBoxLayout);
@@ -97,8 +98,15 @@ void ConnectionSheet::show_ports() {
     ask_->setVisible(!watch_.ports().empty());
     ask_->setEnabled(!asker_.asking());
     ask_->setText(asker_.asking() ? tr("Asking…") : tr("Ask who is there"));
-    layout()->activate();
-    resize(width(), layout()->hasHeightForWidth() ? layout()->heightForWidth(width()) : sizeHint().height());
+    // Rows that are new have no size before they were shown.
+    QMetaObject::invokeMethod(
+        this,
+        [this] {
+            list_->layout()->activate();
+            list_->setMinimumHeight(list_->layout()->sizeHint().height());
+            fit();
+        },
+        Qt::QueuedConnection);
 }
 
 void ConnectionSheet::ask() {

@@ -98,7 +98,9 @@ void MachineKeeper::meet() {
         keep(now);
         remember_facts();
         const QString beam = tr("It does not know its beam: set watts and spot under “Machine” in the rail.");
-        if (machine_.snapshot().settings)
+        if (machine_.snapshot().settings && taken.empty())
+            Q_EMIT message({tr("This controller is new here; its figures are those of the profile"), {}, beam});
+        else if (machine_.snapshot().settings)
             Q_EMIT message({tr("This controller is new here: %n of its figures were taken over", nullptr,
                                static_cast<int>(taken.size())),
                             {},
@@ -137,9 +139,9 @@ void MachineKeeper::count_beam() {
     const bool was_burning = std::exchange(burning_, now.activity == machine::Activity::burning);
     const double gone = since_status_.isValid() ? static_cast<double>(since_status_.restart()) / 1000 : 0;
     if (!since_status_.isValid()) since_status_.start();
-    if (!was_burning) return;
-    if (now.power > 0) unkept_hours_ += std::min(gone, longest_between_statuses) / 3600;
-    if (burning_ || unkept_hours_ <= 0) return;
+    if (!was_burning && unkept_hours_ <= 0) return;
+    if (was_burning && now.power > 0) unkept_hours_ += std::min(gone, longest_between_statuses) / 3600;
+    if (machine_.active() || unkept_hours_ <= 0) return;
     machine::MachineProfile profile = machine_.profile();
     profile.beam_hours += std::exchange(unkept_hours_, 0);
     keep(profile);

@@ -57,8 +57,12 @@ void MachineLink::connect_to_sample(const QString& port) {
 void MachineLink::set_profile(const machine::MachineProfile& profile) {
     if (profile == profile_) return;
     const bool figures = !machine::plans_alike(profile_, profile);
+    machine::MachineProfile but_for_hours = profile_;
+    but_for_hours.beam_hours = profile.beam_hours;
+    const bool only_hours = but_for_hours == profile;
     profile_ = profile;
-    request([profile](machine::Session& s) { return s.set_profile(profile); });
+    // The conversation goes by all of it but the hours.
+    if (!only_hours) request([profile](machine::Session& s) { return s.set_profile(profile); });
     Q_EMIT profile_changed(figures);
     Q_EMIT changed();
 }

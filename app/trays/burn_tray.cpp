@@ -122,17 +122,20 @@ void BurnTray::follow() {
     const bool burning = desk.burning();
     const auto plan = desk.burning_plan() ? desk.burning_plan() : context_.plans.planned().plan;
     const bool after = desk.burned_at().has_value();
+    const bool broken = desk.broken_off() && !burning;
     heading_->setText(burning ? tr("Burning now") : after ? tr("Burned") : tr("Burn"));
     time_->setVisible(plan != nullptr);
     under_->setVisible(plan != nullptr);
     ribbon_->setVisible(plan != nullptr);
     if (plan) {
-        time_->setText(clock(burning ? desk.seconds_left() : plan->total.seconds()));
-        under_->setText(burning ? tr("left of %1 · %2 % done")
-                                      .arg(clock(plan->total.seconds()))
-                                      .arg(static_cast<int>(desk.share_done() * 100))
-                        : after ? tr("finished at %1").arg(desk.burned_at()->toString("hh:mm"))
-                                : tr("as planned, minutes and seconds"));
+        time_->setText(clock(burning || broken ? desk.seconds_left() : plan->total.seconds()));
+        under_->setText(
+            burning ? tr("left of %1 · %2 % done")
+                          .arg(clock(plan->total.seconds()))
+                          .arg(static_cast<int>(desk.share_done() * 100))
+            : broken ? tr("left, as planned; %1 % burned for sure").arg(static_cast<int>(desk.share_done() * 100))
+            : after  ? tr("finished at %1").arg(desk.burned_at()->toString("hh:mm"))
+                     : tr("as planned, minutes and seconds"));
         ribbon_->show_segments(segments_of(*plan, context_.document.job(), context_.machine.profile(), context_.roles));
         ribbon_->show_progress(burning || desk.operations_done() > 0 ? desk.share_done() : -1);
     }
@@ -145,9 +148,9 @@ void BurnTray::follow() {
     trouble_->setText(trouble);
     trouble_->setVisible(!trouble.isEmpty());
     burn_->setVisible(!burning);
-    burn_->setText(after ? tr("Burn again in place…") : tr("Burn…"));
+    burn_->setText(broken ? tr("Burn all of it again…") : after ? tr("Burn again in place…") : tr("Burn…"));
+    set_look(burn_, broken ? ButtonLook::plain : ButtonLook::accent);
     burn_->setEnabled(!why);
-    const bool broken = desk.broken_off() && !burning;
     go_on_->setVisible(broken);
     go_on_->setEnabled(broken && !desk.obstacle_to_go_on());
     save_->setVisible(!burning && context_.plans.planned().plan != nullptr);
@@ -160,8 +163,7 @@ void BurnTray::follow() {
         facts = tr("The machine has not answered for %1 s. Its switch is the sure way to stop it.")
                     .arg(static_cast<int>(now.silent_for));
     if (broken) {
-        facts = tr("Burned for sure: %1 % of the time. What comes right after it may have burned too.")
-                    .arg(static_cast<int>(desk.share_done() * 100));
+        facts = tr("What comes right after the sure part may have burned too.");
         if (const auto first = desk.obstacle_to_go_on()) facts += " " + tr("To go on: %1").arg(first->help);
     }
     const bool waiting = desk.waiting_for_start() == BurnDesk::OnStart::burn;

@@ -75,6 +75,13 @@ QPushButton* make_button(const QString& text, ButtonLook look, QWidget* parent) 
     return button;
 }
 
+void set_look(QPushButton* button, ButtonLook look) {
+    if (button->property("look") == property_of(look)) return;
+    button->setProperty("look", property_of(look));
+    button->style()->unpolish(button);
+    button->style()->polish(button);
+}
+
 QLabel* make_label(const QString& text, Tone tone, QWidget* parent) {
     auto* label = new QLabel(text, parent);
     label->setProperty("tone", property_of(tone));

@@ -13,6 +13,8 @@ namespace chalkline::app {
 enum class ButtonLook { plain, accent, link, rail, top, stop };
 QPushButton* make_button(const QString& text, ButtonLook look, QWidget* parent);
 
+void set_look(QPushButton* button, ButtonLook look);
+
 /// How a line of text sounds.
 enum class Tone { plain, heading, quiet, attention };
 QLabel* make_label(const QString& text, Tone tone, QWidget* parent);

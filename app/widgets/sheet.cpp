@@ -74,14 +74,19 @@ void Sheet::open() {
     // Buttons are never cut off: a sheet with many is wider.
     setFixedWidth(std::max(width(), buttons_->sizeHint().width() + layout()->contentsMargins().left() +
                                         layout()->contentsMargins().right()));
-    // Word-wrapped labels only know their height at the final width.
-    ensurePolished();
-    layout()->activate();
-    resize(width(), layout()->hasHeightForWidth() ? layout()->heightForWidth(width()) : sizeHint().height());
+    fit();
     centre();
     show();
     raise();
     (main_ ? static_cast<QWidget*>(main_) : this)->setFocus();
+}
+
+void Sheet::fit() {
+    // Word-wrapped labels only know their height at the final width.
+    ensurePolished();
+    layout()->invalidate();
+    layout()->activate();
+    resize(width(), layout()->hasHeightForWidth() ? layout()->heightForWidth(width()) : sizeHint().height());
 }
 
 void Sheet::put_away() {

@@ -28,6 +28,8 @@ class Sheet : public QFrame {
     void open();
 
  protected:
+    /// As high as what is in it needs.
+    void fit();
     /// Goes away and gives the focus back.
     void put_away();
     void keyPressEvent(QKeyEvent* event) override;

@@ -53,7 +53,7 @@ TEST_CASE("a burn that was stopped is gone on with where it stopped") {
     REQUIRE(wait_for([&] { return bench.now().lines_done > 300; }));
     bench.driver->machine().stop();
     REQUIRE(wait_for([&] { return bench.at_rest() && bench.driver->desk().broken_off(); }));
-    CHECK(bench.driver.visible_text().contains("Burned for sure:"));
+    CHECK(bench.driver.visible_text().contains("% burned for sure"));
     const double share = bench.driver->desk().share_done();
     CHECK(share > 0);
     CHECK(share < 1);

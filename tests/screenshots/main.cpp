@@ -158,7 +158,8 @@ int main(int argc, char** argv) {
                 return std::vector<ports::Port>{{"/dev/ttyUSB0", "Wrenfold Works", "Laser board"},
                                                 {"/dev/ttyACM0", "Wrenfold Works", "Plant sensor"}};
             },
-            &window);
+            &window.bed());
+        wait_for([&] { return ports.findChild<QCheckBox*>() != nullptr; });
         photographer.take("connecting");
     }
     // Connected like any other machine, so that it is locked at first.
@@ -173,9 +174,13 @@ int main(int argc, char** argv) {
             return now.activity == machine::Activity::none && now.state == machine::ControllerState::alarm;
         }))
         return 1;
+    // What was said of the new machine was read.
+    for (auto* button : window.findChildren<QPushButton*>())
+        if (button->isVisible() && button->text() == "Put away") button->click();
     window.choose(Mark::frame);
     app::open_state_sheet(window.machine(), window.document().job(), {}, &window.bed());
     photographer.take("locked");
+    QTest::keyClick(window.findChild<QWidget*>("sheet"), Qt::Key_Escape);
     window.machine().home();
     if (!wait_for([&] { return idle() && window.machine().snapshot().position_sure; })) return 1;
     window.desk().frame();
