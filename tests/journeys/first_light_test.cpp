@@ -279,7 +279,7 @@ TEST_CASE("jogging by the strip moves the head and stops at the edge") {
     jog("Move X by 50 mm");
     REQUIRE(wait_for([&] { return driver.idle() && driver->machine().snapshot().position->x > 50.9; }));
     jog("Move Y by -10 mm");
-    REQUIRE(wait_for([&] { return driver.visible_text().contains("outside the bed"); }));
+    REQUIRE(wait_for([&] { return driver.visible_text().contains("would leave the bed"); }));
     CHECK(driver->machine().snapshot().position->y == Approx(1));
 }
 

@@ -135,6 +135,8 @@ constexpr std::array sentences{
              S("Set its “S value of full power” to the controller's, under the machine's name in the rail.")},
     Sentence{"machine.beyond-limits", S("That would move the head to {x}, {y}, outside the bed"),
              S("Choose a shorter distance.")},
+    Sentence{"machine.beyond-reach", S("A move by {by} mm would leave the bed: {left} mm are left that way"),
+             S("Choose a shorter distance.")},
     Sentence{"machine.line-refused", S("The controller refused “{text}”: {reason}"),
              S("The machine was stopped and the beam is off. Nothing after that line was burned on purpose; find out "
                "why before you start again.")},

@@ -139,7 +139,7 @@ Result<void> LineSession::turn_laser_mode_on() {
 Result<void> LineSession::jog(geometry::Point by, Speed speed) {
     if (auto free = require_free(); !free) return free;
     if (now_.position_sure && now_.position && !now_.placed_by_hand) {
-        if (auto inside = require_on_bed(profile_, *now_.position + by); !inside) return inside;
+        if (auto inside = require_reach(profile_, *now_.position, by); !inside) return inside;
     }
     return move(Activity::jogging,
                 {"G21", "G91", fmt::format("G0 X{:.3f} Y{:.3f} F{:.0f}", by.x, by.y, speed.mm_per_min()), "G90"});

@@ -127,7 +127,7 @@ Result<void> RealtimeSession::turn_laser_mode_on() {
 Result<void> RealtimeSession::jog(geometry::Point by, Speed speed) {
     if (auto free = require_free(); !free) return free;
     if (now_.position_sure && now_.position && !now_.placed_by_hand)
-        if (auto inside = require_on_bed(profile_, *now_.position + by); !inside) return inside;
+        if (auto inside = require_reach(profile_, *now_.position, by); !inside) return inside;
     return jog_by(by, speed);
 }
 
@@ -147,13 +147,7 @@ Result<void> RealtimeSession::jog_on(geometry::Point way, Speed speed) {
     way = way * (1 / size);
     double reach = blind_reach;
     if (now_.position_sure && now_.position && !now_.placed_by_hand) {
-        const geometry::Box bed = profile_.bed();
-        const auto room = [](double at, double step, double low, double high) {
-            if (std::abs(step) < 1e-9) return std::numeric_limits<double>::infinity();
-            return ((step > 0 ? high : low) - at) / step;
-        };
-        reach = std::min(room(now_.position->x, way.x, bed.left, bed.right),
-                         room(now_.position->y, way.y, bed.bottom, bed.top));
+        reach = room_on_bed(profile_.bed(), *now_.position, way);
         // Rounding to the controller's three decimals must not step over the edge.
         reach = std::floor(reach * 1000) / 1000;
         if (reach <= 0) return {};

@@ -4,6 +4,10 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
 namespace chalkline::machine {
 
 std::unique_ptr<Session> make_session(const MachineProfile& profile, double greeting_wait) {
@@ -14,6 +18,21 @@ std::unique_ptr<Session> make_session(const MachineProfile& profile, double gree
 Result<void> require_on_bed(const MachineProfile& profile, geometry::Point place) {
     if (profile.bed().contains(place, limit_slack)) return {};
     return fail(error::beyond_limits, {{"x", fmt::format("{:.3f}", place.x)}, {"y", fmt::format("{:.3f}", place.y)}});
+}
+
+double room_on_bed(const geometry::Box& bed, geometry::Point at, geometry::Point way) {
+    const auto room = [](double from, double step, double low, double high) {
+        if (std::abs(step) < 1e-9) return std::numeric_limits<double>::infinity();
+        return ((step > 0 ? high : low) - from) / step;
+    };
+    return std::min(room(at.x, way.x, bed.left, bed.right), room(at.y, way.y, bed.bottom, bed.top));
+}
+
+Result<void> require_reach(const MachineProfile& profile, geometry::Point at, geometry::Point by) {
+    if (require_on_bed(profile, at + by)) return {};
+    const double size = geometry::distance(by, {});
+    const double left = size > 0 ? std::max(0.0, room_on_bed(profile.bed(), at, by * (1 / size))) : 0;
+    return fail(error::beyond_reach, {{"by", fmt::format("{:.1f}", size)}, {"left", fmt::format("{:.1f}", left)}});
 }
 
 }  // namespace chalkline::machine

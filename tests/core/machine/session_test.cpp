@@ -100,7 +100,8 @@ TEST_CASE("jogging stays on the bed and says how far it would have gone") {
     vm.make_ready();
     const auto refused = vm.session.jog({-5, 0}, Speed::mm_per_min(3000));
     REQUIRE_FALSE(refused);
-    CHECK(refused.error().code == machine::error::beyond_limits);
+    CHECK(refused.error().code == machine::error::beyond_reach);
+    CHECK(refused.error().parameters.back().second == "1.0");  // what is left that way
     REQUIRE(vm.session.jog({25, 10}, Speed::mm_per_min(3000)));
     CHECK(vm.session.jog({1, 1}, Speed::mm_per_min(3000)).error().code == machine::error::busy);
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }, 10));

@@ -25,6 +25,7 @@ inline constexpr std::string_view no_homing = "machine.no-homing";
 inline constexpr std::string_view laser_mode_off = "machine.laser-mode-off";
 inline constexpr std::string_view full_power_differs = "machine.full-power-differs";
 inline constexpr std::string_view beyond_limits = "machine.beyond-limits";
+inline constexpr std::string_view beyond_reach = "machine.beyond-reach";
 inline constexpr std::string_view line_refused = "machine.line-refused";
 inline constexpr std::string_view position_unknown = "machine.position-unknown";
 inline constexpr std::string_view not_while_working = "machine.not-while-working";
@@ -190,6 +191,10 @@ class Session {
 /// How far beyond the bed counts as on it, mm: half of the last place a controller is told.
 inline constexpr double limit_slack = 0.0005;
 Result<void> require_on_bed(const MachineProfile& profile, geometry::Point place);
+/// How far the head can go from `at` along `way` (of length 1) before it meets the bed's edge, mm.
+double room_on_bed(const geometry::Box& bed, geometry::Point at, geometry::Point way);
+/// For a move by a distance: the error also says how far it could go that way.
+Result<void> require_reach(const MachineProfile& profile, geometry::Point at, geometry::Point by);
 
 /// The conversation that the profile's controller understands. `greeting_wait`: seconds to wait for a greeting before
 /// asking; boards that reset on opening need about 2.
