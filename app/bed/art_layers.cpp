@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "bed/art_layers.hpp"
 
+#include <chalkline/pictures/view.hpp>
+
 #include <algorithm>
 #include <cmath>
 
@@ -87,8 +89,7 @@ const QImage& ArtLayers::picture(const std::shared_ptr<const raster::RgbImage>& 
     auto [found, fresh] = pictures_.try_emplace(image);
     if (!fresh) return found->second;
     constexpr int most = 1600;  // px on a side
-    const QImage whole(reinterpret_cast<const uchar*>(image->pixels.data()), image->width, image->height,
-                       static_cast<qsizetype>(image->width) * 3, QImage::Format_RGB888);
+    const QImage whole = pictures::view_of(*image);
     const bool large = std::max(image->width, image->height) > most;
     const QImage part = large ? whole.scaled(most, most, Qt::KeepAspectRatio, Qt::SmoothTransformation) : whole;
     found->second = part.convertToFormat(QImage::Format_Grayscale8);

@@ -5,9 +5,8 @@
 
 #include <chalkline/base/file.hpp>
 #include <chalkline/pictures/decoder.hpp>
+#include <chalkline/pictures/view.hpp>
 #include <chalkline/raster/perspective.hpp>
-
-#include <cstring>
 
 namespace chalkline::app {
 namespace {
@@ -31,16 +30,8 @@ Result<Photo> read_photo(const std::string& path) {
         return tl::unexpected(error);
     }
     const auto image = std::make_shared<const raster::RgbImage>(std::move(decoded->image));
-    const QImage all(reinterpret_cast<const uchar*>(image->pixels.data()), image->width, image->height,
-                     image->width * 3, QImage::Format_RGB888);
-    return Photo{image, all.scaled(preview_side, preview_side, Qt::KeepAspectRatio, Qt::SmoothTransformation)};
-}
-
-QImage to_image(const raster::RgbImage& image) {
-    QImage result(image.width, image.height, QImage::Format_RGB888);
-    for (int y = 0; y < image.height; ++y)
-        std::memcpy(result.scanLine(y), &image.pixels[image.index(0, y)], static_cast<std::size_t>(image.width) * 3);
-    return result;
+    return Photo{image, pictures::view_of(*image).scaled(preview_side, preview_side, Qt::KeepAspectRatio,
+                                                         Qt::SmoothTransformation)};
 }
 
 }  // namespace
@@ -73,13 +64,16 @@ bool BedPhoto::lay(const Aim& aim, const geometry::Box& bed) {
     if (!seen) return false;
     aim_ = aim;
     const int width = static_cast<int>(bed.width() * scale), height = static_cast<int>(bed.height() * scale);
-    laying_.start([image = image_, seen = seen->m, width,
-                   height](const Watch&) { return to_image(raster::seen_from_above(*image, seen, width, height)); },
-                  [this, bed](QImage straight) {
-                      straight_ = std::move(straight);
-                      bed_ = bed;
-                      Q_EMIT changed();
-                  });
+    laying_.start(
+        [image = image_, seen = seen->m, width, height](const Watch&) {
+            return pictures::view_of(raster::seen_from_above(*image, seen, width, height)).copy();
+        },
+        [this, bed](QImage straight) {
+            straight_ = std::move(straight);
+            fitted_ = {};
+            bed_ = bed;
+            Q_EMIT changed();
+        });
     return true;
 }
 
@@ -91,10 +85,13 @@ void BedPhoto::take_away() {
 
 void BedPhoto::draw(QPainter& painter, const Camera& camera) const {
     if (straight_.isNull()) return;
-    painter.save();
-    painter.setRenderHint(QPainter::SmoothPixmapTransform);
-    painter.drawImage(rect_of(bed_, camera).normalized(), straight_);
-    painter.restore();
+    const QRectF place = rect_of(bed_, camera).normalized();
+    const QSize size = place.size().toSize();
+    // Seen smaller than it is, as nearly always, it is made smaller once and not at every repaint.
+    if (size.width() > straight_.width() || size.isEmpty()) return painter.drawImage(place, straight_);
+    if (fitted_.size() != size)
+        fitted_ = QPixmap::fromImage(straight_.scaled(size, Qt::IgnoreAspectRatio, Qt::SmoothTransformation));
+    painter.drawPixmap(place.topLeft(), fitted_);
 }
 
 }  // namespace chalkline::app

@@ -8,6 +8,7 @@
 
 #include <QImage>
 #include <QPainter>
+#include <QPixmap>
 #include <memory>
 
 namespace chalkline::app {
@@ -50,6 +51,7 @@ class BedPhoto : public QObject {
     QImage preview_;
     Aim aim_;
     QImage straight_;
+    mutable QPixmap fitted_;  ///< as large as it is seen now
     geometry::Box bed_;
 };
 

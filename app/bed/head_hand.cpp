@@ -51,6 +51,7 @@ bool HeadHand::press(QPointF at, const Camera& camera) {
 }
 
 void HeadHand::move(QPointF at, const Camera& camera) {
+    if (!dragged_) return;  // given up on the way
     const geometry::Box bed = machine_.profile().bed();
     const geometry::Point place = camera.to_bed(at);
     dragged_ = geometry::Point{std::clamp(place.x, bed.left, bed.right), std::clamp(place.y, bed.bottom, bed.top)};

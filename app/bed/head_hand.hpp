@@ -24,7 +24,6 @@ class HeadHand : public QObject {
     /// Sends the head where it was dragged.
     void release();
     bool give_up();
-    bool holds() const { return dragged_.has_value(); }
     void draw(QPainter& painter, const Camera& camera) const;
 
  Q_SIGNALS:

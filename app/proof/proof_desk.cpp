@@ -2,6 +2,7 @@
 #include "proof/proof_desk.hpp"
 
 #include <chalkline/job/edits.hpp>
+#include <chalkline/pictures/view.hpp>
 #include <chalkline/raster/dither.hpp>
 #include <chalkline/raster/resample.hpp>
 
@@ -50,12 +51,6 @@ ProofSight coarse_sight(const Burning& burning, double spot, const raster::RgbIm
                              coarse_view(burning, sight.frame, image)),
             planning::dots_of(settings));
     return sight;
-}
-
-QImage in_colour(const raster::RgbImage& image) {
-    return QImage(reinterpret_cast<const uchar*>(image.pixels.data()), image.width, image.height,
-                  static_cast<qsizetype>(image.width) * 3, QImage::Format_RGB888)
-        .copy();
 }
 
 }  // namespace
@@ -234,7 +229,7 @@ void ProofDesk::look() {
                    variant = compared_variant(), small,
                    shelf = plans_.shelf()](const Watch&) { return work_out(now, spot, variant, small, *shelf); },
                   [this, image](Coarse made) {
-                      if (small_ != made.small) original_ = in_colour(*made.small);
+                      if (small_ != made.small) original_ = pictures::view_of(*made.small).copy();
                       small_ = made.small;
                       small_of_ = image;
                       histogram_ = made.histogram;

@@ -220,16 +220,26 @@ std::optional<wording::Message> BurnDesk::obstacle_to_go_on() const {
 
 void BurnDesk::go_on() {
     if (const auto why = obstacle_to_go_on()) return say(*why);
-    auto rest = std::make_shared<const machine::Rest>(machine::rest_of(burning_->program, *broken_off_));
-    const machine::MachineProfile& profile = machine_.profile();
-    machine::Encoder lines(rest->program, profile);
-    const auto faults = planning::check_program(lines, planning::limits_of(document_.job(), profile, rest->program));
-    if (!faults.empty()) return say(wording::describe(faults.front()));
-    trouble_.reset();
-    broken_off_.reset();
-    rest_ = std::move(rest);
-    machine_.burn(std::shared_ptr<const machine::Program>(rest_, &rest_->program));
-    Q_EMIT changed();
+    struct Cut {
+        std::shared_ptr<const machine::Rest> rest;
+        std::vector<planning::ProgramFault> faults;
+    };
+    cutting_.start(
+        [plan = burning_, done = *broken_off_, job = document_.job(), profile = machine_.profile()](const Watch&) {
+            Cut cut{std::make_shared<const machine::Rest>(machine::rest_of(plan->program, done)), {}};
+            machine::Encoder lines(cut.rest->program, profile);
+            cut.faults = planning::check_program(lines, planning::limits_of(job, profile, cut.rest->program));
+            return cut;
+        },
+        [this](Cut cut) {
+            if (!broken_off_) return;  // the job was changed meanwhile
+            if (!cut.faults.empty()) return say(wording::describe(cut.faults.front()));
+            trouble_.reset();
+            broken_off_.reset();
+            rest_ = std::move(cut.rest);
+            machine_.burn(std::shared_ptr<const machine::Program>(rest_, &rest_->program));
+            Q_EMIT changed();
+        });
 }
 
 double BurnDesk::share_done() const {

@@ -2,6 +2,7 @@
 #pragma once
 #include "document/plan_keeper.hpp"
 #include "session/machine_link.hpp"
+#include "tasks/task_runner.hpp"
 
 #include <chalkline/machine/rest.hpp>
 #include <chalkline/planning/frame.hpp>
@@ -112,6 +113,7 @@ class BurnDesk : public QObject {
     std::size_t done_ = 0;
     std::shared_ptr<const machine::Rest> rest_;  ///< of `burning_`, while it is gone on with
     std::optional<machine::DoneSoFar> broken_off_;
+    TaskRunner cutting_;  ///< the rest out of the whole, and checking it
     std::int64_t lines_ = 0;
 };
 

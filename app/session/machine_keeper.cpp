@@ -27,7 +27,12 @@ MachineKeeper::MachineKeeper(MachineLink& machine, QString folder, QObject* pare
     : QObject(parent), machine_(machine), folder_(std::move(folder)), first_(machine.profile()) {
     connect(&machine_, &MachineLink::ready, this, &MachineKeeper::meet);
     connect(&machine_, &MachineLink::changed, this, &MachineKeeper::count_beam);
-    use("simulated " + QString::fromStdString(first_.name));
+    use(sample_key());
+}
+
+/// Simulated machines of other profiles are other machines.
+QString MachineKeeper::sample_key() const {
+    return "simulated " + QString::fromStdString(first_.name);
 }
 
 void MachineKeeper::connect_to(const QString& address) {
@@ -45,7 +50,7 @@ void MachineKeeper::connect_to(const QString& address, int baud, machine::Dialec
 }
 
 void MachineKeeper::connect_to_sample(const QString& port) {
-    use("simulated " + QString::fromStdString(first_.name));
+    use(sample_key());
     machine_.connect_to_sample(port);
 }
 
@@ -69,8 +74,9 @@ void MachineKeeper::use(const QString& key) {
         const auto kept = machine::parse_profile(*bytes, file.toStdString());
         if (kept)
             profile = *kept;
-        else
-            Q_EMIT message(wording::describe(kept.error()));
+        else  // said once the window listens, too
+            QMetaObject::invokeMethod(
+                this, [this, error = kept.error()] { Q_EMIT message(wording::describe(error)); }, Qt::QueuedConnection);
     }
     machine_.set_profile(profile);
 }

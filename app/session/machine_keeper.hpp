@@ -38,6 +38,7 @@ class MachineKeeper : public QObject {
     void message(const chalkline::wording::Message& message);
 
  private:
+    QString sample_key() const;
     void use(const QString& key);
     void meet();
     void remember_facts();

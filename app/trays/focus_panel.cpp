@@ -53,7 +53,7 @@ void FocusPanel::follow() {
     const bool free = context_.machine.free();
     said_->setVisible(focused != true);
     probe_->setVisible(profile.focus.probe);
-    probe_->setEnabled(free);
+    probe_->setEnabled(free && context_.machine.snapshot().can.probe);
     follow_piece_->setVisible(profile.z_axis && focused == false);
     follow_piece_->setText(off > 0 ? tr("Raise by %1 mm").arg(mm(off)) : tr("Lower by %1 mm").arg(mm(-off)));
     follow_piece_->setEnabled(free);

@@ -29,6 +29,14 @@ void open_folds(WindowDriver& driver) {
     QTest::qWait(20);
 }
 
+/// With all its folds.
+void open_frame_tray(WindowDriver& driver) {
+    driver->choose(Mark::frame);
+    for (auto* fold : driver.window().findChildren<Fold*>())
+        fold->set_open(true);
+    QTest::qWait(30);
+}
+
 bool click_part(WindowDriver& driver, const QString& part) {
     for (auto* button : driver.window().findChildren<QPushButton*>())
         if (button->isVisible() && button->text().contains(part)) {
@@ -206,6 +214,16 @@ TEST_CASE("the head is dragged on the bed, and goes there dark") {
     const QPoint from = on_screen(bench.driver, *bench.now().position), to = on_screen(bench.driver, {222, 111});
     bench.driver.drag(&bench.driver->bed(), from, &bench.driver->bed(), to);
     CHECK(bench.head_at(bench.driver->bed().camera().to_bed(to)));
+    // Given up on the way nothing moves, wherever the mouse goes afterwards.
+    const QPoint elsewhere = on_screen(bench.driver, {50, 250});
+    BedView& bed = bench.driver->bed();
+    QTest::mousePress(&bed, Qt::LeftButton, {}, to);
+    QTest::mouseMove(&bed, elsewhere);
+    QTest::keyClick(&bed, Qt::Key_Escape);
+    QTest::mouseMove(&bed, elsewhere + QPoint(9, 9));
+    QTest::mouseRelease(&bed, Qt::LeftButton, {}, elsewhere);
+    QTest::qWait(300);
+    CHECK(bench.head_at(bed.camera().to_bed(to)));
     // In another mark the same drag is no business of the head.
     bench.driver->choose(Mark::art);
     QTest::qWait(200);
@@ -244,10 +262,7 @@ TEST_CASE("places of the machine keep their names for every job") {
 TEST_CASE("the pointer is measured by a mark and the dot over it") {
     Workbench bench;
     WindowDriver& driver = bench.driver;
-    driver->choose(Mark::frame);
-    for (auto* fold : driver.window().findChildren<Fold*>())
-        fold->set_open(true);
-    QTest::qWait(30);
+    open_frame_tray(driver);
     driver->machine().go_to({100, 100});
     REQUIRE(bench.head_at({100, 100}));
     REQUIRE(driver.click("The beam's mark is under the head"));
@@ -263,10 +278,7 @@ TEST_CASE("the pointer is measured by a mark and the dot over it") {
 TEST_CASE("focused is a fact that goes stale with the thickness") {
     Workbench bench;
     WindowDriver& driver = bench.driver;
-    driver->choose(Mark::frame);
-    for (auto* fold : driver.window().findChildren<Fold*>())
-        fold->set_open(true);
-    QTest::qWait(30);
+    open_frame_tray(driver);
     CHECK_FALSE(driver->desk().focused());
     REQUIRE(driver.click("It is focused"));
     CHECK(driver->desk().focused() == true);
@@ -399,10 +411,7 @@ TEST_CASE("framing, marking and burning begin with the machine's own start butto
 TEST_CASE("the pulse and the faint dot burn as little as they say") {
     Workbench bench;
     WindowDriver& driver = bench.driver;
-    driver->choose(Mark::frame);
-    for (auto* fold : driver.window().findChildren<Fold*>())
-        fold->set_open(true);
-    QTest::qWait(30);
+    open_frame_tray(driver);
     QPushButton* pulse = driver.button("Pulse");
     REQUIRE(pulse);
     QTest::mousePress(pulse, Qt::LeftButton);

@@ -5,6 +5,7 @@
 #include "widgets/flow_layout.hpp"
 
 #include <chalkline/art/reader.hpp>
+#include <chalkline/pictures/view.hpp>
 
 #include <QGuiApplication>
 #include <QIcon>
@@ -38,8 +39,7 @@ void PageChooser::show_pages(const std::vector<raster::RgbImage>& pages) {
     for (std::size_t i = 0; i < pages.size(); ++i) {
         const raster::RgbImage& page = pages[i];
         const int number = static_cast<int>(i) + 1;
-        const QImage image(reinterpret_cast<const uchar*>(page.pixels.data()), page.width, page.height,
-                           static_cast<qsizetype>(page.width) * 3, QImage::Format_RGB888);
+        const QImage image = pictures::view_of(page);
         auto* button = new QToolButton(this);
         button->setIcon(QIcon(QPixmap::fromImage(image)));
         button->setIconSize(image.size());

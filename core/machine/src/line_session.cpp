@@ -15,7 +15,6 @@ constexpr double clearing = 0.4;         // s for the answer to half a line of s
 constexpr double announce_every = 0.15;  // s: what is shown of a burn
 constexpr double ask_where_every = 0.5;  // s: the question takes the place of a line
 constexpr double answer_patience = 4;    // s after the first question before the port counts as silent
-constexpr std::size_t longest_answer = 4096;
 constexpr std::string_view moves_done = "M400", where = "M114", who = "M115";
 
 }  // namespace
@@ -41,12 +40,7 @@ void LineSession::opened(double now) {
 void LineSession::received(std::string_view bytes, double now) {
     clock_ = last_byte_ = now;
     now_.silent_for = 0;
-    for (const char c : bytes) {
-        if (c == '\n')
-            handle(std::exchange(partial_, {}));
-        else if (c != '\r' && partial_.size() < longest_answer)
-            partial_ += c;
-    }
+    lines_in_.read(bytes, [this](const std::string& line) { handle(line); });
     send_next();
 }
 
@@ -83,7 +77,7 @@ void LineSession::closed(const std::string& reason, double now) {
     now_.state = ControllerState::unknown;
     lines_.reset();
     queued_.clear();
-    open_.reset();
+    open_.clear();
     out_.clear();
     stopped_activity_.reset();
     fail_activity({std::string(error::link_lost), {{"reason", reason}}, {}, 0});
@@ -190,8 +184,7 @@ Result<void> LineSession::write_setting(int, double) {
 
 Result<void> LineSession::send_line(const std::string& text) {
     if (auto free = require_free(); !free) return free;
-    const bool plain = std::all_of(text.begin(), text.end(), [](char c) { return c >= 0x20 && c < 0x7f; });
-    if (text.empty() || text.size() > longest_line || !plain) return fail(error::bad_line, {{"text", text}});
+    if (!is_plain_line(text)) return fail(error::bad_line, {{"text", text}});
     if (text != who && text != where) now_.position_sure = now_.placed_by_hand = false;
     return move(Activity::jogging, {text});
 }
@@ -222,15 +215,22 @@ Result<void> LineSession::trim(int, int) {
     return fail(error::not_supported);
 }
 
-/// The line on its way is still answered; then the board drops its plan and the beam is told off.
 void LineSession::stop() {
+    begin_stop({});
+}
+
+/// The board is told at once, before it answered the line on its way: it may have to wait for a long move with that.
+/// What it hears late it still does.
+void LineSession::begin_stop(std::optional<Error> because) {
     if (!now_.connected || !ready_ || stopped_activity_ || now_.activity == Activity::none) return;
+    stop_because_ = std::move(because);
     stopped_activity_ = std::exchange(now_.activity, Activity::stopping);
     stop_since_ = clock_;
     lines_.reset();
-    queued_ = {"M410", "M5", "M9", std::string(where)};
+    for (const char* line : {"M410", "M5", "M9"})
+        send({line});
+    queued_ = {std::string(where)};
     announce();
-    send_next();
 }
 
 Result<void> LineSession::set_profile(const MachineProfile& profile) {
@@ -255,7 +255,7 @@ void LineSession::handle(const std::string& line) {
     events_.push_back(event::Wire{false, line});
     if (line == "start") {
         // It restarted: everything it was told is gone.
-        open_.reset();
+        open_.clear();
         queued_ = {std::string(who), std::string(where)};
         asked_ = true;
         now_.position_sure = now_.placed_by_hand = false;
@@ -270,14 +270,17 @@ void LineSession::handle(const std::string& line) {
     } else if (line.starts_with("X:")) {
         handle_place(line);
     } else if (line.starts_with("Error:") || line.starts_with("echo:Unknown command")) {
-        // The rest of the program would follow a line that was not understood.
-        if (!lines_ && !open_) return;
-        stop_because_ = Error{std::string(error::line_refused),
-                              {{"number", "20"}, {"text", open_ ? open_->text : line}},
-                              {},
-                              static_cast<int>(now_.lines_done)};
-        stop();
+        handle_refusal(line);
     }
+}
+
+/// The rest of a program would follow a line that was not understood.
+void LineSession::handle_refusal(const std::string& line) {
+    if (!lines_ && open_.empty()) return;
+    begin_stop(Error{std::string(error::line_refused),
+                     {{"number", "20"}, {"text", open_.empty() ? line : open_.front().text}},
+                     {},
+                     static_cast<int>(now_.lines_done)});
 }
 
 void LineSession::handle_place(const std::string& line) {
@@ -287,9 +290,9 @@ void LineSession::handle_place(const std::string& line) {
 }
 
 void LineSession::handle_ok() {
-    if (!open_) return;  // a stray answer
-    const ProgramLine line = std::move(*open_);
-    open_.reset();
+    if (open_.empty()) return;  // a stray answer
+    const ProgramLine line = std::move(open_.front());
+    open_.pop_front();
     if (lines_ && line.operation >= 0) {
         // Answered means planned: what the board may still hold is not done yet.
         in_planner_.push_back(line);
@@ -329,7 +332,7 @@ void LineSession::finish_if_done() {
 void LineSession::finish_stop(bool answered) {
     const Activity stopped = *std::exchange(stopped_activity_, std::nullopt);
     queued_.clear();
-    open_.reset();
+    open_.clear();
     now_.activity = Activity::none;
     if (!answered || stopped == Activity::homing) now_.position_sure = now_.placed_by_hand = false;
     now_.state = ControllerState::idle;
@@ -343,7 +346,7 @@ void LineSession::finish_stop(bool answered) {
 // ---------------------------------------------------------------- sending
 
 void LineSession::send_next() {
-    if (!now_.connected || open_) return;
+    if (!now_.connected || !open_.empty()) return;
     ProgramLine line;
     if (lines_ && queued_.empty() && clock_ - asked_where_ >= ask_where_every) {
         line.text = where;
@@ -363,9 +366,13 @@ void LineSession::send_next() {
     } else if (line.text.empty()) {
         return;
     }
+    send(std::move(line));
+}
+
+void LineSession::send(ProgramLine line) {
     out_ += line.text + "\n";
     events_.push_back(event::Wire{true, line.text});
-    open_ = std::move(line);
+    open_.push_back(std::move(line));
 }
 
 void LineSession::fail_activity(Error error) {

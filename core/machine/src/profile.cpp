@@ -61,8 +61,6 @@ struct Fields {
     }
 };
 
-constexpr std::size_t longest_own_line = 70;
-
 bool read_lines(const Json& list, std::vector<std::string>& lines) {
     if (!list.is_array()) return false;
     lines.clear();
@@ -286,9 +284,13 @@ bool plans_alike(MachineProfile a, const MachineProfile& b) {
     return a == b;
 }
 
+bool is_plain_line(std::string_view text) {
+    return !text.empty() && text.size() <= longest_line && std::all_of(text.begin(), text.end(), [](char c) {
+        return c >= 0x20 && c < 0x7f && c != '!' && c != '?' && c != '~';
+    });
+}
+
 Result<void> check_own_line(const std::string& line) {
-    const bool plain = std::all_of(line.begin(), line.end(),
-                                   [](char c) { return c >= 0x20 && c < 0x7f && c != '!' && c != '?' && c != '~'; });
     std::string words;
     for (const char c : line)
         if (c != ' ') words += static_cast<char>(std::toupper(static_cast<unsigned char>(c)));
@@ -300,8 +302,7 @@ Result<void> check_own_line(const std::string& line) {
         const char next = three_or_four && figure + 1 < words.size() ? words[figure + 1] : 'X';
         burns = burns || (three_or_four && !std::isdigit(static_cast<unsigned char>(next)));
     }
-    if (line.empty() || line.size() > longest_own_line || !plain || burns)
-        return fail(error::bad_own_line, {{"text", line}});
+    if (!is_plain_line(line) || burns) return fail(error::bad_own_line, {{"text", line}});
     return {};
 }
 

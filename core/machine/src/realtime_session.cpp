@@ -20,7 +20,6 @@ constexpr char jog_cancel = static_cast<char>(0x85);
 constexpr double greeting_patience = 3;  // s after the first question before the port counts as silent
 constexpr double settings_patience = 5;  // s for the answers to the settings questions
 constexpr double reset_patience = 2;     // s for the greeting after our reset, and for the status after that
-constexpr std::size_t longest_reply = 4096;
 
 std::string decimal(double value) {
     return fmt::format("{:.3f}", value);
@@ -61,13 +60,7 @@ void RealtimeSession::opened(double now) {
 void RealtimeSession::received(std::string_view bytes, double now) {
     clock_ = last_byte_ = now;
     now_.silent_for = 0;
-    for (const char c : bytes) {
-        if (c == '\n') {
-            handle(std::exchange(partial_, {}));
-        } else if (c != '\r' && partial_.size() < longest_reply) {
-            partial_ += c;
-        }
-    }
+    lines_in_.read(bytes, [this](const std::string& line) { handle(line); });
     send_next();
 }
 
@@ -253,9 +246,7 @@ Result<void> RealtimeSession::write_setting(int number, double value) {
 Result<void> RealtimeSession::send_line(const std::string& text) {
     if (greeting_ != Greeting::done) return fail(error::not_ready);
     if (now_.activity != Activity::none || stopping_ != Stopping::no) return fail(error::not_while_working);
-    const bool plain = std::all_of(text.begin(), text.end(),
-                                   [](char c) { return c >= 0x20 && c < 0x7f && c != '!' && c != '?' && c != '~'; });
-    if (text.empty() || text.size() > longest_line || !plain) return fail(error::bad_line, {{"text", text}});
+    if (!is_plain_line(text)) return fail(error::bad_line, {{"text", text}});
     // What is typed may move the head or change where it counts from.
     const bool asks = text == "$" || text == "$$" || text == "$I" || text == "$G" || text == "$#" || text == "$N";
     if (!asks && text[0] != '$') forget_place();
@@ -503,8 +494,10 @@ void RealtimeSession::tick_greeting() {
         if (waited >= greeting_wait_ && clock_ - last_status_request_ >= 0.5) send_realtime(status_request, nullptr);
         if (waited < greeting_wait_ + greeting_patience) return;
         greeting_ = Greeting::failed;
-        fail_activity(
-            {std::string(heard_anything_ || !partial_.empty() ? error::speaks_otherwise : error::silent), {}, {}, 0});
+        fail_activity({std::string(heard_anything_ || lines_in_.half_way() ? error::speaks_otherwise : error::silent),
+                       {},
+                       {},
+                       0});
     } else if (greeting_ == Greeting::settings) {
         if (queued_.empty() && open_.empty() && now_.state != ControllerState::unknown) {
             greeting_ = Greeting::done;

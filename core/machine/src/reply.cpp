@@ -97,14 +97,6 @@ std::optional<Reply> parse_bracketed(std::string_view text) {
         if (!place) return {};
         return reply::Offset{std::string(text.substr(0, 3)), *place};
     }
-    if (text.starts_with("PRB:")) {
-        const auto halves = split(text.substr(4), ':');
-        const auto figures = split(halves[0], ',');
-        const auto place = point(halves[0]);
-        const auto height = figures.size() > 2 ? number(figures[2]) : std::nullopt;
-        if (!place || !height || halves.size() != 2) return {};
-        return reply::Probe{*place, *height, halves[1] == "1"};
-    }
     if (!text.starts_with("OPT:")) return {};
     const auto parts = split(text.substr(4), ',');
     if (parts.size() < 3) return {};

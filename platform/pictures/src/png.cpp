@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/base/file.hpp>
 #include <chalkline/pictures/png.hpp>
+#include <chalkline/pictures/view.hpp>
 
 #include <QBuffer>
 #include <QImage>
@@ -44,9 +45,7 @@ QImage in_greys(const raster::Dots& dots) {
 }  // namespace
 
 Result<void> write_png(const raster::RgbImage& image, double pixels_per_mm, const std::string& path) {
-    static_assert(sizeof(Rgb) == 3);
-    QImage picture(reinterpret_cast<const uchar*>(image.pixels.data()), image.width, image.height,
-                   static_cast<qsizetype>(image.width) * 3, QImage::Format_RGB888);
+    QImage picture = view_of(image);
     return write(picture, pixels_per_mm, pixels_per_mm, path);
 }
 

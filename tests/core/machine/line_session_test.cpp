@@ -208,3 +208,13 @@ TEST_CASE("line by line without switches: somebody says where the head stands") 
     CHECK(board.controller.head().x - before.x == Approx(10));
     CHECK(board.controller.head().y - before.y == Approx(20));
 }
+
+TEST_CASE("line by line: a stop is sent at once, also while the board is busy with a long wait") {
+    Board board;
+    board.make_ready();
+    REQUIRE(board.session->go_to({390, 290}, Speed::mm_per_min(1000)));
+    REQUIRE(board.run_until([&] { return board.sent.ends_with("M400\n"); }, 5));
+    board.session->stop();
+    const std::string out = board.session->take_output();
+    CHECK(out == "M410\nM5\nM9\n");
+}

@@ -27,9 +27,6 @@ class LineSource {
     virtual bool next(ProgramLine& line) = 0;
 };
 
-/// Longest line sent, without the line feed.
-inline constexpr std::size_t longest_line = 70;
-
 /// RS-274 for the reference dialect (Grbl 1.1): first states units, distance mode, plane and offsets itself; every
 /// trace and every sweep starts with an absolute position; inside a sweep positions are absolute or relative,
 /// whichever is shorter for that row; words that did not change are left out; ends dark.

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/machine/one_command_lines.hpp>
+#include <chalkline/machine/reply.hpp>
 #include <chalkline/machine/session.hpp>
 
 #include <deque>
@@ -8,8 +9,9 @@
 namespace chalkline::machine {
 
 /// Boards that answer every line with `ok` and hear nothing else meanwhile, as on common 3D printers (Marlin's public
-/// G-code interface: M115, M114, M400, M410, G28). One line is on its way at a time. Nothing can be held: a stop sends
-/// nothing more and tells the board to drop what it planned, so up to its whole plan may still run.
+/// G-code interface: M115, M114, M400, M410, G28). One line is on its way at a time. Nothing can be held: a stop tells
+/// the board at once to drop what it planned, but whether it listens before its line is worked off is its own affair,
+/// so up to its whole plan may still run.
 class LineSession : public Session {
  public:
     LineSession(MachineProfile profile, double greeting_wait);
@@ -53,6 +55,9 @@ class LineSession : public Session {
  private:
     void handle(const std::string& line);
     void handle_ok();
+    void handle_refusal(const std::string& line);
+    void begin_stop(std::optional<Error> because);
+    void send(ProgramLine line);
     void handle_place(const std::string& line);
     void send_next();
     std::vector<std::string> way_to_rest(const std::vector<std::string>& own_lines) const;
@@ -69,9 +74,10 @@ class LineSession : public Session {
                            asked_where_ = 0;
     Snapshot now_;
     std::vector<Event> events_;
-    std::string partial_, out_;
+    LineReader lines_in_;
+    std::string out_;
     std::deque<std::string> queued_;            ///< commands that wait, sent before the program's lines
-    std::optional<ProgramLine> open_;           ///< sent and not answered
+    std::deque<ProgramLine> open_;              ///< sent and not answered: one, but for a stop
     std::unique_ptr<LineSource> lines_;         ///< of the program under way
     std::deque<ProgramLine> in_planner_;        ///< operations of the newest answered lines
     std::optional<Activity> stopped_activity_;  ///< what is being stopped

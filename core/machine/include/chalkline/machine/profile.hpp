@@ -113,6 +113,11 @@ std::vector<ProfileDifference> differences(const MachineProfile& mine, const Mac
 /// Nothing differs that a plan or a check is worked out from: hours, places, checklist and own lines do not count.
 bool plans_alike(MachineProfile a, const MachineProfile& b);
 
+/// Longest line sent, without the line feed.
+inline constexpr std::size_t longest_line = 70;
+/// Fit to be sent as it is: not empty, not too long, and no byte in it acts at once or ends the line.
+bool is_plain_line(std::string_view text);
+
 /// A line of the maker's own must be short and plain and must not turn the beam on.
 Result<void> check_own_line(const std::string& line);
 

@@ -96,7 +96,7 @@ class RealtimeSession : public Session {
     Greeting greeting_ = Greeting::waiting;
     double opened_at_ = 0, last_byte_ = 0, last_status_request_ = 0;
     bool heard_anything_ = false;
-    std::string partial_;  ///< bytes of a line not ended yet
+    LineReader lines_in_;
     std::map<int, double> settings_;
     std::map<std::string, geometry::Point> offsets_;  ///< "G54", "G92", machine coordinates, mm
     geometry::Point work_offset_;                     ///< last WCO

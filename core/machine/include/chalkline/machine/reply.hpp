@@ -5,6 +5,7 @@
 #include <optional>
 #include <string>
 #include <string_view>
+#include <utility>
 #include <variant>
 
 namespace chalkline::machine {
@@ -39,12 +40,6 @@ struct Offset {
     std::string name;
     geometry::Point place;
 };
-/// "[PRB:10.000,20.000,-3.250:1]": where the probe touched, and whether it did.
-struct Probe {
-    geometry::Point place;
-    double height;  ///< machine coordinates, mm (or inches, when $13 says so)
-    bool touched;
-};
 /// Any other bracketed or plain text, as it came.
 struct Text {
     std::string text;
@@ -65,10 +60,31 @@ struct Status {
 }  // namespace reply
 
 using Reply = std::variant<reply::Ok, reply::LineError, reply::Alarm, reply::Greeting, reply::Setting, reply::Options,
-                           reply::Offset, reply::Probe, reply::Status, reply::Text>;
+                           reply::Offset, reply::Status, reply::Text>;
 
 /// Understands one line from a controller (public interface of Grbl 1.1, "Interface" document). Nothing it cannot
 /// read is an error: it comes back as Text.
 Reply parse_reply(std::string_view line);
+
+/// Bytes of a link put together to lines.
+class LineReader {
+ public:
+    /// Calls `handle` with every line that `bytes` end; without its ending, cut off at `longest`.
+    template <class Handle>
+    void read(std::string_view bytes, Handle handle) {
+        for (const char c : bytes) {
+            if (c == '\n')
+                handle(std::exchange(begun_, {}));
+            else if (c != '\r' && begun_.size() < longest)
+                begun_ += c;
+        }
+    }
+    /// Something came that no line ending followed yet.
+    bool half_way() const { return !begun_.empty(); }
+    static constexpr std::size_t longest = 4096;
+
+ private:
+    std::string begun_;
+};
 
 }  // namespace chalkline::machine
