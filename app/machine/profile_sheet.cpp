@@ -245,10 +245,13 @@ void ProfileSheet::add_motion(QVBoxLayout* all) {
 
 void ProfileSheet::add_focus(QVBoxLayout* all) {
     const Profile& profile = machine_.profile();
-    auto* fold = new Fold(tr("Focus, air and start button"), this);
+    auto* fold = new Fold(tr("Focus, rotary, air and start button"), this);
     all->addWidget(fold);
     auto* rows = fold->body();
     add_tick(rows, tr("The machine moves its focus (Z)"), profile.z_axis, [](Profile& p, bool v) { p.z_axis = v; });
+    add_choice(rows, tr("Rotary for round pieces"), {tr("none"), tr("turns instead of Y"), tr("on an axis of its own")},
+               static_cast<int>(profile.rotary),
+               [](Profile& p, int v) { p.rotary = static_cast<machine::RotaryAxis>(v); });
     add_field(rows, tr("Height of the focus gauge"), make_length_field(tr("Focus gauge"), fold), profile.focus.height,
               [](Profile& p, double v) { p.focus.height = v; });
     add_tick(rows, tr("A touch probe is wired to the controller"), profile.focus.probe,

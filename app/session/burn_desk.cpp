@@ -202,8 +202,8 @@ void BurnDesk::burn() {
 }
 
 /// How far the burn under way came, counted in the whole plan.
-machine::DoneSoFar BurnDesk::done_so_far() const {
-    const machine::DoneSoFar now{machine_.snapshot().operation, machine_.snapshot().part};
+machine::ProgramPlace BurnDesk::done_so_far() const {
+    const machine::ProgramPlace now = machine_.snapshot().done;
     return rest_ ? rest_->in_whole(now) : now;
 }
 
@@ -253,7 +253,7 @@ double BurnDesk::seconds_left() const {
 
 void BurnDesk::follow() {
     const auto& now = machine_.snapshot();
-    if (now.activity == machine::Activity::burning && now.operation >= 0)
+    if (now.activity == machine::Activity::burning && now.done.operation >= 0)
         done_ = static_cast<std::size_t>(done_so_far().operation + 1);
     // A frame was seen at a place: nobody knows that place any more.
     if (!machine_.head() && framed_at_) forget_frame();

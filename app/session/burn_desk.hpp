@@ -50,7 +50,7 @@ class BurnDesk : public QObject {
     /// Sends the program that the keeper holds. Does nothing but say why while it may not be sent.
     void burn();
     /// How far a burn came that did not reach its end; nothing while it may not be gone on with.
-    const std::optional<machine::DoneSoFar>& broken_off() const { return broken_off_; }
+    const std::optional<machine::ProgramPlace>& broken_off() const { return broken_off_; }
     /// Burns what is left of it. Does nothing but say why while it may not be sent.
     void go_on();
     /// Why it cannot be gone on with now; nothing when it can.
@@ -86,7 +86,7 @@ class BurnDesk : public QObject {
     void ride_again();
     void break_off(machine::Activity activity);
     std::optional<wording::Message> obstacle_of_machine() const;
-    machine::DoneSoFar done_so_far() const;
+    machine::ProgramPlace done_so_far() const;
     void forget_frame();
     void forget_last_burn();
     void start_pressed();
@@ -112,7 +112,7 @@ class BurnDesk : public QObject {
     std::shared_ptr<const planning::Plan> burning_;
     std::size_t done_ = 0;
     std::shared_ptr<const machine::Rest> rest_;  ///< of `burning_`, while it is gone on with
-    std::optional<machine::DoneSoFar> broken_off_;
+    std::optional<machine::ProgramPlace> broken_off_;
     TaskRunner cutting_;  ///< the rest out of the whole, and checking it
     std::int64_t lines_ = 0;
 };

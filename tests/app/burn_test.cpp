@@ -70,7 +70,7 @@ TEST_CASE("after a pulled cable the rest is burned on the machine that was plugg
     begin_burn(*bench);
     WindowDriver& driver = bench->driver;
     const auto plan = driver->desk().burning_plan();
-    REQUIRE(wait_for([&] { return bench->now().operation > 20; }));
+    REQUIRE(wait_for([&] { return bench->now().done.operation > 20; }));
     bench->machine.finish(SIGKILL);
     REQUIRE(wait_for([&] { return driver->desk().broken_off().has_value(); }));
     CHECK(driver.button("Go on from there…"));

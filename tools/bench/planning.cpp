@@ -2,6 +2,7 @@
 #include "planning.hpp"
 
 #include <chalkline/art/reader.hpp>
+#include <chalkline/base/file.hpp>
 #include <chalkline/job/edits.hpp>
 #include <chalkline/job/placing.hpp>
 #include <chalkline/planning/plan.hpp>
@@ -173,17 +174,16 @@ std::vector<Figure> time_model() {
 }
 
 std::vector<Figure> repeats() {
-    const std::string tag =
-        "<svg xmlns='http://www.w3.org/2000/svg' width='30mm' height='14mm' viewBox='0 0 30 14'>"
-        "<rect x='0.5' y='0.5' width='29' height='13' rx='5' fill='none' stroke='#f00' stroke-width='0.1'/>"
-        "<circle cx='5' cy='7' r='1.6' fill='none' stroke='#f00' stroke-width='0.1'/>"
-        "<path d='M10 4 C13 1 16 11 19 5 S25 3 26 9 L24 11 C20 7 15 13 11 10 Z'/></svg>";
-    auto art =
-        std::make_shared<const art::Artwork>(art::read(std::make_shared<const std::string>(tag), "tag.svg").value());
+    // A key tag: the number plate with its lettering, small.
+    const std::string plate = CHALKLINE_SAMPLES "/plate.svg";
+    art::ReadOptions small;
+    small.scale = 0.22;
+    auto art = std::make_shared<const art::Artwork>(
+        art::read(std::make_shared<const std::string>(read_file(plate).value()), plate, small).value());
     const machine::MachineProfile machine;
-    job::Job one = job::place_art(job::add_art({}, art, machine), {2, 2});
-    const job::Job many = job::repeat(one, {1}, {10, 10, 5, 5})->job;
-    const auto single = timed(5, [&](int) { (void)planning::plan(one, machine); });
+    const job::Job one = job::place_art(job::add_art({}, art, machine), {2, 2});
+    const job::Job many = job::repeat(one, {1}, {10, 10, 4, 5})->job;
+    const auto single = timed(9, [&](int) { (void)planning::plan(one, machine); });
     const auto all = timed(5, [&](int) { (void)planning::plan(many, machine); });
     return {{"plan of 100 tags", quantile(all, 0.5), quantile(all, 0.95), "plan of one", quantile(single, 0.5)}};
 }

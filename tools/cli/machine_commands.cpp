@@ -231,8 +231,8 @@ class Conversation {
     /// Time left by what the plan says of the operations that are surely done.
     Json left(double share) const {
         if (share >= 1) return 0.0;
-        if (!work_.plan || now_.operation < 0) return work_.seconds > 0 ? Json(work_.seconds) : Json(nullptr);
-        return work_.seconds - work_.plan->finished_at[static_cast<std::size_t>(now_.operation)];
+        if (!work_.plan || now_.done.operation < 0) return work_.seconds > 0 ? Json(work_.seconds) : Json(nullptr);
+        return work_.seconds - work_.plan->finished_at[static_cast<std::size_t>(now_.done.operation)];
     }
 
     void show_progress() {

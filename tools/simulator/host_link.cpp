@@ -16,11 +16,24 @@
 namespace chalkline::sim {
 
 Result<HostLink> HostLink::on_pty(const std::string& link) {
-    auto pty = pty::Pty::open(link);
-    if (!pty) return tl::unexpected(pty.error());
     HostLink result;
-    result.pty_.emplace(std::move(*pty));
+    result.pty_link_ = link;
+    if (auto plugged = result.plug_in(); !plugged) return tl::unexpected(plugged.error());
     return result;
+}
+
+Result<void> HostLink::plug_in() {
+    if (pty_link_.empty() || pty_) return {};
+    auto pty = pty::Pty::open(pty_link_);
+    if (!pty) return tl::unexpected(pty.error());
+    pty_.emplace(std::move(*pty));
+    return {};
+}
+
+void HostLink::unplug() {
+    pty_.reset();
+    if (socket_ >= 0) ::close(std::exchange(socket_, -1));
+    unsent_.clear();
 }
 
 Result<HostLink> HostLink::on_tcp(int port) {
@@ -39,7 +52,8 @@ Result<HostLink> HostLink::on_tcp(int port) {
 }
 
 HostLink::HostLink(HostLink&& other) noexcept
-    : pty_(std::move(other.pty_)),
+    : pty_link_(std::move(other.pty_link_)),
+      pty_(std::move(other.pty_)),
       listener_(std::exchange(other.listener_, -1)),
       socket_(std::exchange(other.socket_, -1)),
       fresh_(other.fresh_),

@@ -24,12 +24,16 @@ class HostLink {
     void send(std::string_view bytes);
     /// A host is there. On a pty nobody can tell, so always.
     bool connected() const;
+    /// The cable is pulled: whoever holds the other end is told. Plugged in again, the same address serves.
+    void unplug();
+    Result<void> plug_in();
     /// A host has connected since the last call (TCP only).
     bool take_new_connection();
 
  private:
     HostLink() = default;
     void flush();
+    std::string pty_link_;  ///< empty: TCP
     std::optional<pty::Pty> pty_;
     int listener_ = -1, socket_ = -1;
     bool fresh_ = false;

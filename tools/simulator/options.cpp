@@ -65,7 +65,7 @@ Parsed parse_options(int argc, char** argv) {
     app.add_option("--profile", profile, "machine profile (JSON)");
     app.add_option("--speed", speed, "virtual seconds a second, or max")->capture_default_str();
     app.add_option("--stock", stock, "the piece on the bed (JSON)");
-    app.add_option("--faults", faults, "script of faults (not built yet)");
+    app.add_option("--faults", faults, "what goes wrong, and when (JSON)");
     app.add_option("--settings", options.settings, "file that keeps the controller's settings");
     app.add_option("--picture", options.picture, "PNG of the burned piece, written at the end");
     app.add_option("--ppm", options.cells_per_mm, "cells and pixels a millimetre")
@@ -76,13 +76,17 @@ Parsed parse_options(int argc, char** argv) {
     try {
         app.parse(argc, argv);
         if (options.pty.empty() && options.tcp == 0) throw WrongUse{"say where to serve: --pty LINK or --tcp PORT"};
-        if (!faults.empty()) throw WrongUse{"--faults is not built yet"};
         options.speed = parse_speed(speed);
         options.piece.material = *simulator::find_material("birch");
         if (!profile.empty()) {
             auto result = machine::parse_profile(bytes_of(profile), profile);
             if (!result) throw WrongUse{profile + " is no machine profile"};
             options.profile = *result;
+        }
+        if (!faults.empty()) {
+            auto result = simulator::parse_faults(bytes_of(faults), faults);
+            if (!result) throw WrongUse{faults + ": wrong “" + result.error().parameters.front().second + "”"};
+            options.faults = std::move(*result);
         }
         if (!stock.empty()) {
             options.piece = read_stock(stock);

@@ -1,10 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/machine/profile.hpp>
+#include <chalkline/simulator/faults.hpp>
 #include <chalkline/simulator/material.hpp>
 
 #include <optional>
 #include <string>
+#include <vector>
 
 namespace chalkline::sim {
 
@@ -18,6 +20,7 @@ struct Options {
     bool has_stock = false;
     std::string picture, dose, report, settings;
     double cells_per_mm = 10;
+    std::vector<simulator::Fault> faults;
 };
 
 /// Reads the command line. When there is nothing to run (help, wrong use) `exit_code` says how to end.

@@ -64,6 +64,7 @@ class Server {
                 write(options_.report, to_json(controller_.report()));
             }
             hold_start_button();
+            follow_cable();
             const bool resting = device_.at_rest();
             take(resting ? 20 : 0);
             if (link_.take_new_connection()) greet();
@@ -112,6 +113,14 @@ class Server {
         }
     }
 
+    void follow_cable() {
+        const bool plugged = device_.plugged_in();
+        if (plugged == plugged_) return;
+        plugged_ = plugged;
+        if (!plugged) return link_.unplug();
+        if (!link_.plug_in()) std::cerr << "error: cannot serve again\n";
+    }
+
     /// A finger stays on the button for a moment.
     void hold_start_button() {
         if (start_asked != 0) released_at_ = wall() + start_held;
@@ -133,7 +142,7 @@ class Server {
     simulator::Device& device_;
     simulator::Controller& controller_;  ///< for its report and its start button
     const Options& options_;
-    bool host_answers_ = true;
+    bool host_answers_ = true, plugged_ = true;
     double released_at_ = 0;
     std::string unfinished_;  ///< what was answered since the last whole line
 };
@@ -153,10 +162,11 @@ void install_signals() {
 }
 
 void serve(HostLink& link, simulator::Controller& controller, const Options& options) {
-    if (options.profile.dialect == machine::Dialect::realtime)
-        return Server(link, controller, controller, options).run();
-    simulator::LineBoard board(controller);
-    Server(link, board, controller, options).run();
+    std::optional<simulator::LineBoard> board;
+    if (options.profile.dialect == machine::Dialect::line_by_line) board.emplace(controller);
+    simulator::Device& whole = board ? static_cast<simulator::Device&>(*board) : controller;
+    simulator::FaultyDevice device(whole, controller, options.faults);
+    Server(link, device, controller, options).run();
 }
 
 bool write_results(const Options& options, const simulator::Controller& controller, const simulator::DoseMap& dose) {

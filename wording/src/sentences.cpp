@@ -144,6 +144,15 @@ constexpr std::array sentences{
              S("The beam is off and the position is unknown. Clear the cause, then find home or unlock.")},
     Sentence{"machine.reset-by-itself", S("The controller restarted in the middle of the work"),
              S("The beam is off and the position is unknown. Check the power supply and the cable, then find home.")},
+    Sentence{
+        "machine.off-way", S("The head left its way: it was {distance} mm beside where the program leads it"),
+        S("A sign was read wrongly on the cable, or somebody else moved it. It was stopped and the beam is off; look "
+          "at the cable, then go on.")},
+    Sentence{
+        "machine.garbled-answer", S("The controller's answer “{text}” cannot be read"),
+        S("It may have been a refusal, so the work was stopped and the beam is off. Look at the cable, then go on.")},
+    Sentence{"machine.answer-lost", S("The controller rests, but an answer of it never came"),
+             S("Something was lost on the cable. The beam is off; look at the cable, then go on.")},
     // job
     Sentence{"job.unknown-motif", S("That piece of art is no longer in the job"), S("Choose another one.")},
     Sentence{"job.locked", S("It is locked and stays where it is"), S("Unlock it first.")},

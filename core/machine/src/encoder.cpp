@@ -44,6 +44,9 @@ bool Encoder::next(ProgramLine& line) {
             line.part = static_cast<std::int32_t>(next_in_row_);
             line.text.assign(row_.text, from, row_.ends[next_in_row_++] - from);
             line.operation = current_;
+            line.step = step_;
+            line.to =
+                Point{static_cast<double>(stops_[line.part].x) / 1000, static_cast<double>(stops_[line.part].y) / 1000};
             return true;
         }
         if (!begun_) {
@@ -51,10 +54,11 @@ bool Encoder::next(ProgramLine& line) {
             prologue();
         } else if (next_operation_ < program_.operations.size()) {
             current_ = static_cast<std::int64_t>(next_operation_);
+            step_ = program_.operations[next_operation_].origin.step;
             encode(program_.operations[next_operation_++]);
         } else if (!ended_) {
             ended_ = true;
-            current_ = -1;
+            current_ = step_ = -1;
             ending();
         } else {
             return false;
@@ -75,9 +79,9 @@ void Encoder::ending() {
     emit("M9");
 }
 
-void Encoder::emit(std::string text) {
+void Encoder::emit(std::string text, std::optional<Point> to) {
     if (std::exchange(relative_, false)) text.insert(0, "G90");
-    ready_.push_back({std::move(text), current_, part_});
+    ready_.push_back({std::move(text), current_, part_, to, step_});
 }
 
 std::string Encoder::motion(int code) {
@@ -146,10 +150,10 @@ void Encoder::encode(const Travel& travel, Speed speed) {
     append_coordinate(place, 'X', micrometres(travel.to.x));
     append_coordinate(place, 'Y', micrometres(travel.to.y));
     if (travel.rapid) {
-        emit(motion(0) + place);
+        emit(motion(0) + place, travel.to);
     } else {
         const std::string power = power_word(0, power_);
-        emit(motion(1) + place + power + feed_word(speed));
+        emit(motion(1) + place + power + feed_word(speed), travel.to);
     }
     at_ = travel.to;
     at_known_ = true;
@@ -168,7 +172,7 @@ void Encoder::encode(const Trace& trace, Speed speed) {
         if (y) append_coordinate(line, 'Y', micrometres(to.y));
         line += power_word(trace.power, power_) + feed_word(speed);
         part_ = static_cast<std::int32_t>(i);
-        emit(std::move(line));
+        emit(std::move(line), to);
         from = to;
         at_known_ = true;
     }
@@ -232,7 +236,7 @@ bool TextLines::next(ProgramLine& line) {
         }
         at_ = end + 1;
         if (text.empty() || text == "%") continue;
-        line = {std::move(text), -1};
+        line = {.text = std::move(text)};
         return true;
     }
     return false;

@@ -193,7 +193,7 @@ Result<void> LineSession::frame(std::unique_ptr<LineSource> lines) {
     return start(Activity::framing, std::move(lines));
 }
 
-Result<void> LineSession::burn(std::unique_ptr<LineSource> lines) {
+Result<void> LineSession::burn(std::unique_ptr<LineSource> lines, const Trims&) {
     return start(Activity::burning, std::move(lines));
 }
 
@@ -203,7 +203,7 @@ Result<void> LineSession::start(Activity activity, std::unique_ptr<LineSource> l
     now_.activity = activity;
     now_.state = ControllerState::run;
     now_.lines_done = 0;
-    now_.operation = -1;
+    now_.done = now_.begun = {};
     in_planner_.clear();
     lines_ = std::make_unique<OneCommandLines>(std::move(lines));
     announce();
@@ -297,8 +297,7 @@ void LineSession::handle_ok() {
         // Answered means planned: what the board may still hold is not done yet.
         in_planner_.push_back(line);
         if (static_cast<int>(in_planner_.size()) > profile_.planner_blocks) {
-            now_.operation = in_planner_.front().operation;
-            now_.part = in_planner_.front().part;
+            now_.done = {in_planner_.front().operation, in_planner_.front().part};
             in_planner_.pop_front();
         }
     }
@@ -372,6 +371,10 @@ void LineSession::send_next() {
 void LineSession::send(ProgramLine line) {
     out_ += line.text + "\n";
     events_.push_back(event::Wire{true, line.text});
+    if (line.operation >= 0) {
+        now_.begun = {line.operation, line.part};
+        now_.step = line.step;
+    }
     open_.push_back(std::move(line));
 }
 

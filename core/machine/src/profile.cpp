@@ -19,10 +19,16 @@ constexpr std::array<std::pair<HomeCorner, const char*>, 5> corners{{{HomeCorner
                                                                      {HomeCorner::far_left, "far-left"},
                                                                      {HomeCorner::far_right, "far-right"}}};
 
-const char* to_text(HomeCorner corner) {
-    for (const auto& [value, text] : corners)
-        if (value == corner) return text;
-    return "none";
+constexpr std::array<std::pair<Dialect, const char*>, 2> dialects{
+    {{Dialect::realtime, "realtime"}, {Dialect::line_by_line, "line-by-line"}}};
+constexpr std::array<std::pair<RotaryAxis, const char*>, 3> rotary_axes{
+    {{RotaryAxis::none, "none"}, {RotaryAxis::instead_of_y, "instead-of-y"}, {RotaryAxis::fourth, "fourth"}}};
+
+/// REQUIRES: the list has a word for every value.
+template <class Value, std::size_t count>
+const char* word_of(Value value, const std::array<std::pair<Value, const char*>, count>& words) {
+    const auto found = std::find_if(words.begin(), words.end(), [&](const auto& entry) { return entry.first == value; });
+    return found->second;
 }
 
 /// Reads numbers out of the profile and remembers the first that is out of bounds.
@@ -45,6 +51,16 @@ struct Fields {
             target = json.at(key);
         else
             fault = key;
+    }
+    template <class Value, std::size_t count>
+    void word(const char* key, Value& target, const std::array<std::pair<Value, const char*>, count>& words) {
+        if (!json.contains(key)) return;
+        const auto found =
+            std::find_if(words.begin(), words.end(), [&](const auto& entry) { return json.at(key) == entry.second; });
+        if (found == words.end())
+            fault = key;
+        else
+            target = found->first;
     }
     void pair(const char* key, double& x, double& y, double least, double most) {
         if (!json.contains(key)) return;
@@ -157,14 +173,8 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
     fields.number("beam_hours", profile.beam_hours, 0, 1e6);
     fields.flag("z_axis", profile.z_axis);
     fields.flag("start_button", profile.start_button);
-    if (json.contains("dialect")) {
-        if (json["dialect"] == "realtime")
-            profile.dialect = Dialect::realtime;
-        else if (json["dialect"] == "line-by-line")
-            profile.dialect = Dialect::line_by_line;
-        else
-            fields.fault = "dialect";
-    }
+    fields.word("dialect", profile.dialect, dialects);
+    fields.word("rotary", profile.rotary, rotary_axes);
     fields.flag("probe", profile.focus.probe);
     if (json.contains("rest_mm") && !json["rest_mm"].is_null()) {
         geometry::Point rest;
@@ -176,14 +186,7 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
     if (json.contains("at_end") && !read_own_lines(json["at_end"], profile.own_lines.at_end)) fields.fault = "at_end";
     if (json.contains("checklist") && !read_lines(json["checklist"], profile.checklist)) fields.fault = "checklist";
     if (json.contains("places") && !read_places(json["places"], profile.places)) fields.fault = "places";
-    if (json.contains("home")) {
-        const auto found = std::find_if(corners.begin(), corners.end(),
-                                        [&](const auto& corner) { return json["home"] == corner.second; });
-        if (found == corners.end())
-            fields.fault = "home";
-        else
-            profile.home = found->first;
-    }
+    fields.word("home", profile.home, corners);
     if (!fields.fault.empty()) return fail(error::bad_profile, {{"key", fields.fault}}, file);
     return profile;
 }
@@ -199,7 +202,7 @@ static Json json_of(const MachineProfile& profile) {
                 {"version", 1},
                 {"name", profile.name},
                 {"work_area_mm", {profile.width, profile.depth}},
-                {"home", to_text(profile.home)},
+                {"home", word_of(profile.home, corners)},
                 {"watts", profile.beam.watts},
                 {"beam", std::string(steps::to_text(profile.beam.kind))},
                 {"measured_power", measured},
@@ -219,7 +222,8 @@ static Json json_of(const MachineProfile& profile) {
                 {"dot_mw", profile.dot_milliwatts},
                 {"wavelength_nm", profile.wavelength},
                 {"air_m", profile.air},
-                {"dialect", profile.dialect == Dialect::realtime ? "realtime" : "line-by-line"},
+                {"dialect", word_of(profile.dialect, dialects)},
+                {"rotary", word_of(profile.rotary, rotary_axes)},
                 {"start_button", profile.start_button},
                 {"gauge_mm", profile.focus.height},
                 {"probe", profile.focus.probe},

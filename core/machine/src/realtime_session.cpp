@@ -69,6 +69,7 @@ void RealtimeSession::tick(double now) {
     if (!now_.connected || greeting_ == Greeting::failed) return;
     tick_greeting();
     tick_stopping();
+    tick_lost_answer();
     tick_watchdog();
     // A homing controller answers nothing; asking would only pile up.
     const bool ask = greeting_ == Greeting::done && now_.activity != Activity::homing;
@@ -86,7 +87,8 @@ void RealtimeSession::closed(const std::string& reason, double now) {
     open_.clear();
     realtime_.clear();
     lines_out_.clear();
-    stopping_ = Stopping::no;
+    if (std::exchange(stopping_, Stopping::no) != Stopping::no) now_.activity = stopped_activity_;
+    stop_because_.reset();
     fail_activity({std::string(error::link_lost), {{"reason", reason}}, {}, 0});
 }
 
@@ -256,23 +258,36 @@ Result<void> RealtimeSession::send_line(const std::string& text) {
 }
 
 Result<void> RealtimeSession::frame(std::unique_ptr<LineSource> lines) {
-    return start(Activity::framing, std::move(lines));
+    return start(Activity::framing, std::move(lines), {});
 }
 
-Result<void> RealtimeSession::burn(std::unique_ptr<LineSource> lines) {
+Result<void> RealtimeSession::burn(std::unique_ptr<LineSource> lines, const Trims& trims) {
     if (auto free = require_free(); !free) return free;
+    if (auto set = require_settings(); !set) return set;
+    return start(Activity::burning, std::move(lines), trims);
+}
+
+/// What the controller has to be set to before a beam may be asked for.
+Result<void> RealtimeSession::require_settings() const {
     if (setting(32).value_or(0) == 0) return fail(error::laser_mode_off);
     if (const double scale = setting(30).value_or(profile_.full_power_s); scale != profile_.full_power_s)
         return fail(error::full_power_differs,
                     {{"controller", fmt::format("{:g}", scale)}, {"profile", std::to_string(profile_.full_power_s)}});
-    return start(Activity::burning, std::move(lines));
+    return {};
 }
 
 Result<void> RealtimeSession::trim(int speed, int power) {
     if (!now_.connected || greeting_ != Greeting::done) return fail(error::not_ready);
-    // Steps of ten, then of one, from where it stands: never by way of 100 %, which could be brighter than either.
+    const Trim wanted{std::clamp(speed, least_trim, most_trim), std::clamp(power, least_trim, most_trim)};
+    if (streamer_) now_.trims[streamer_->step()] = wanted;
+    send_trim(wanted);
+    announce();
+    return {};
+}
+
+/// Steps of ten, then of one, from where it stands: never by way of 100 %, which could be brighter than either.
+void RealtimeSession::send_trim(Trim wanted) {
     const auto step = [this](int& from, int to, char ten_up, const char* shown) {
-        to = std::clamp(to, least_trim, most_trim);
         if (from == to) return;
         for (; from + 10 <= to; from += 10)
             send_realtime(ten_up, nullptr);
@@ -284,10 +299,8 @@ Result<void> RealtimeSession::trim(int speed, int power) {
             send_realtime(static_cast<char>(ten_up + 3), nullptr);
         events_.push_back(event::Wire{true, fmt::format("{} {} %", shown, to)});
     };
-    step(now_.speed_trim, speed, speed_ten_up, "speed override");
-    step(now_.power_trim, power, power_ten_up, "power override");
-    announce();
-    return {};
+    step(now_.speed_trim, wanted.speed, speed_ten_up, "speed override");
+    step(now_.power_trim, wanted.power, power_ten_up, "power override");
 }
 
 void RealtimeSession::hold() {
@@ -300,6 +313,8 @@ void RealtimeSession::resume() {
 
 void RealtimeSession::stop() {
     if (now_.connected && greeting_ == Greeting::done) begin_stop({});
+    // What it was found at: held, it comes to rest and is reset.
+    if (now_.connected && greeting_ == Greeting::at_work) send_realtime(feed_hold, "!");
 }
 
 std::string RealtimeSession::take_output() {
@@ -329,6 +344,7 @@ void RealtimeSession::handle(const std::string& line) {
     if (const auto* alarm = std::get_if<reply::Alarm>(&reply)) return handle_alarm(alarm->number);
     if (const auto* greeting = std::get_if<reply::Greeting>(&reply)) return handle_greeting(greeting->version);
     if (const auto* status = std::get_if<reply::Status>(&reply)) return handle_status(*status);
+    if (const auto* text = std::get_if<reply::Text>(&reply)) return handle_text(text->text);
     if (const auto* setting = std::get_if<reply::Setting>(&reply)) settings_[setting->number] = setting->value;
     if (const auto* offset = std::get_if<reply::Offset>(&reply)) offsets_[offset->name] = offset->place;
     if (const auto* options = std::get_if<reply::Options>(&reply)) {
@@ -340,9 +356,10 @@ void RealtimeSession::handle(const std::string& line) {
 }
 
 void RealtimeSession::handle_status(const reply::Status& status) {
-    if (greeting_ == Greeting::waiting) begin_reading_settings();
+    last_status_ = clock_;
     now_.state = status.state;
     now_.sub = status.sub;
+    if (greeting_ == Greeting::waiting || greeting_ == Greeting::at_work) handle_first_status();
     if (status.state != ControllerState::alarm) now_.alarm = 0;
     if (status.state == ControllerState::alarm) forget_place();
     if (status.offset) work_offset_ = *status.offset;
@@ -366,12 +383,51 @@ void RealtimeSession::handle_status(const reply::Status& status) {
     } else if (stopping_ == Stopping::confirming) {
         end_stop(true);
     }
+    compare_with_way();
     finish_if_at_rest();
     announce();
 }
 
+/// What is found may be at work, hold half a line, or stand with its beam still asked for: it is let come to rest, then
+/// reset, which costs a resting controller nothing.
+void RealtimeSession::handle_first_status() {
+    slept_ = slept_ || now_.state == ControllerState::sleep;
+    if (!at_rest(now_.state, now_.sub) && now_.state != ControllerState::sleep &&
+        now_.state != ControllerState::check) {
+        greeting_ = Greeting::at_work;
+        return;
+    }
+    greeting_ = Greeting::resetting;
+    opened_at_ = clock_;
+    send_realtime(soft_reset, "reset");
+}
+
+/// While a program runs every line that is neither report nor message is an answer; one that cannot be read may have
+/// been a refusal, and going on would leave a gap.
+void RealtimeSession::handle_text(const std::string& text) {
+    if (!streamer_ || stopping_ != Stopping::no || text[0] == '[' || text[0] == '<' || text.back() == '>') return;
+    std::string readable = text;
+    std::replace_if(
+        readable.begin(), readable.end(), [](char c) { return c < ' ' || c > '~'; }, '.');
+    begin_stop(Error{std::string(error::garbled_answer), {{"text", readable}}, {}, 0});
+}
+
+/// Two reports one after the other: a single one may itself be garbled.
+void RealtimeSession::compare_with_way() {
+    if (!streamer_ || stopping_ != Stopping::no || !now_.position) return;
+    const double off = streamer_->off_way(*now_.position);
+    if (off < off_way_limit) {
+        reports_off_way_ = 0;
+    } else if (++reports_off_way_ == 1) {
+        send_realtime(status_request, nullptr);
+    } else {
+        begin_stop(Error{std::string(error::off_way), {{"distance", fmt::format("{:.1f}", off)}}, {}, 0});
+    }
+}
+
 void RealtimeSession::handle_answer(std::optional<int> error_number) {
     if (stopping_ != Stopping::no) return;  // answers to what the reset throws away
+    last_line_ = clock_;
     if (!open_.empty())
         handle_command_answer(error_number);
     else if (streamer_)
@@ -411,6 +467,13 @@ void RealtimeSession::handle_command_answer(std::optional<int> error_number) {
         now_.activity = Activity::jogging;
         queue_command(fmt::format("$J=G91G21Z{:.3f}F300", profile_.focus.above_touch));
         announce();
+    } else if (command == "$$" && streamer_) {
+        // Asked anew before every burn: somebody may have changed them behind our back.
+        if (const auto set = require_settings(); !set && now_.activity == Activity::burning) {
+            queued_.clear();
+            streamer_.reset();
+            fail_activity(set.error());
+        }
     } else if (command == "M5S0" && now_.activity == Activity::pulsing) {
         events_.push_back(event::Finished{std::exchange(now_.activity, Activity::none)});
         announce();
@@ -435,8 +498,7 @@ void RealtimeSession::handle_stream_answer(std::optional<int> error_number) {
         return;
     }
     now_.lines_done = streamer_->acknowledged();
-    now_.operation = streamer_->operation();
-    now_.part = streamer_->part();
+    now_.done = streamer_->done();
 }
 
 void RealtimeSession::handle_greeting(const std::string& version) {
@@ -444,6 +506,8 @@ void RealtimeSession::handle_greeting(const std::string& version) {
     now_.speed_trim = now_.power_trim = 100;
     now_.accessories.clear();  // a controller that starts afresh has everything off
     open_.clear();
+    // A network module says hello for a machine that may be at work.
+    if (greeting_ == Greeting::waiting || greeting_ == Greeting::at_work) return send_realtime(status_request, nullptr);
     // A board may restart once more while it is asked.
     if (greeting_ != Greeting::done) return begin_reading_settings();
     if (std::exchange(reset_expected_, false)) {
@@ -491,18 +555,27 @@ void RealtimeSession::begin_reading_settings() {
 void RealtimeSession::tick_greeting() {
     const double waited = clock_ - opened_at_;
     if (greeting_ == Greeting::waiting) {
-        if (waited >= greeting_wait_ && clock_ - last_status_request_ >= 0.5) send_realtime(status_request, nullptr);
+        if (waited >= greeting_wait_ && clock_ - last_status_request_ >= 0.5) {
+            // After a hard alarm a controller hears nothing but a reset.
+            const bool deaf = waited >= greeting_wait_ + greeting_patience / 2 && !heard_anything_;
+            send_realtime(deaf ? soft_reset : status_request, deaf ? "reset" : nullptr);
+            last_status_request_ = clock_;
+        }
         if (waited < greeting_wait_ + greeting_patience) return;
         greeting_ = Greeting::failed;
         fail_activity({std::string(heard_anything_ || lines_in_.half_way() ? error::speaks_otherwise : error::silent),
                        {},
                        {},
                        0});
+    } else if (greeting_ == Greeting::at_work) {
+        if (clock_ - last_status_request_ >= 0.5) send_realtime(status_request, nullptr);
+    } else if (greeting_ == Greeting::resetting) {
+        if (waited > reset_patience) begin_reading_settings();
     } else if (greeting_ == Greeting::settings) {
         if (queued_.empty() && open_.empty() && now_.state != ControllerState::unknown) {
             greeting_ = Greeting::done;
             now_.activity = Activity::none;
-            now_.position_sure = now_.state != ControllerState::alarm;
+            now_.position_sure = now_.state != ControllerState::alarm && !slept_;
             // It counts from where it was switched on, and nothing says where that was.
             now_.placed_by_hand = now_.position_sure && profile_.home == HomeCorner::none;
             events_.push_back(event::Ready{});
@@ -526,9 +599,10 @@ Result<void> RealtimeSession::require_free() const {
     return {};
 }
 
-Result<void> RealtimeSession::start(Activity activity, std::unique_ptr<LineSource> lines) {
+Result<void> RealtimeSession::start(Activity activity, std::unique_ptr<LineSource> lines, const Trims& trims) {
     if (auto free = require_free(); !free) return free;
-    if (!now_.position_sure) return fail(error::position_unknown);
+    if (!now_.position_sure || !now_.position) return fail(error::position_unknown);
+    if (activity == Activity::burning) queue_command("$$");
     place_bed_origin();
     if (now_.speed_trim != 100 || now_.power_trim != 100) {
         // At rest the way by 100 % harms nobody, and it is sure whatever was reported late.
@@ -537,12 +611,33 @@ Result<void> RealtimeSession::start(Activity activity, std::unique_ptr<LineSourc
         now_.speed_trim = now_.power_trim = 100;
     }
     streamer_ = std::make_unique<Streamer>(std::move(lines), receive_buffer_, planner_blocks_);
+    streamer_->begin_at(*now_.position);
+    reports_off_way_ = 0;
     now_.activity = activity;
     now_.lines_done = 0;
-    now_.operation = -1;
+    now_.done = now_.begun = {};
+    now_.step = -1;
+    now_.trims = trims;
     announce();
     send_next();
     return {};
+}
+
+/// True when more can be sent now. A step with another trim comes in when the one before is burned to its end.
+bool RealtimeSession::let_next_step_in() {
+    const auto step = streamer_->step_at_the_door();
+    if (!step) return false;
+    const auto found = now_.trims.find(*step);
+    const Trim wanted = found == now_.trims.end() ? Trim{} : found->second;
+    if (wanted != Trim{now_.speed_trim, now_.power_trim}) {
+        const bool drained =
+            streamer_->open_bytes() == 0 && now_.state == ControllerState::idle && last_status_ > last_line_;
+        if (!drained) return false;
+        send_trim(wanted);
+    }
+    streamer_->let_in(*step);
+    now_.step = *step;
+    return true;
 }
 
 /// The program speaks in bed coordinates: make the controller's first work offset say so. Written only when it
@@ -590,6 +685,29 @@ void RealtimeSession::find_origin_after_homing(geometry::Point machine) {
     const bool near = profile_.home == HomeCorner::near_left || profile_.home == HomeCorner::near_right;
     if (left && machine.x > -profile_.width / 2) origin_.x = 0;
     if (near && machine.y > -profile_.depth / 2) origin_.y = 0;
+}
+
+/// A controller that is idle has done all it got: an answer that is still open will not come any more.
+void RealtimeSession::tick_lost_answer() {
+    const bool owing = !open_.empty() || (streamer_ && streamer_->open_bytes() > 0);
+    if (!owing || greeting_ != Greeting::done || stopping_ != Stopping::no || now_.state != ControllerState::idle)
+        return;
+    const double patience = answer_patience + (streamer_ ? streamer_->open_dwell() : 0);
+    if (now_.activity == Activity::homing || last_status_ < last_line_ + patience) return;
+    const Error lost{std::string(error::answer_lost), {}, {}, 0};
+    if (!open_.empty()) {
+        open_.clear();
+        queued_.clear();
+        streamer_.reset();
+        return fail_activity(lost);
+    }
+    const auto end = streamer_->end_of_way();
+    const bool arrived = end && now_.position && geometry::distance(*end, *now_.position) < 10 * limit_slack;
+    // The head followed the program to its end: what got lost was an answer, not a line.
+    if (!streamer_->all_sent() || !arrived) return begin_stop(lost);
+    while (streamer_->answered()) {
+    }
+    finish_if_at_rest();
 }
 
 void RealtimeSession::tick_watchdog() {
@@ -671,12 +789,16 @@ void RealtimeSession::send_next() {
         open_.push_back(std::move(queued_.front()));
         queued_.pop_front();
         lines_out_ += open_.back() + "\n";
+        last_line_ = clock_;
         events_.push_back(event::Wire{true, open_.back()});
         return;
     }
     if (!streamer_) return;
     const std::size_t before = lines_out_.size();
-    streamer_->feed(lines_out_);
+    do streamer_->feed(lines_out_);
+    while (let_next_step_in());
+    now_.begun = streamer_->begun();
+    if (lines_out_.size() > before) last_line_ = clock_;
     for (std::size_t at = before; at < lines_out_.size();) {
         const auto end = lines_out_.find('\n', at);
         events_.push_back(event::Wire{true, lines_out_.substr(at, end - at)});

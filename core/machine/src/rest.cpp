@@ -52,7 +52,7 @@ bool cut(Operation& operation, std::uint32_t parts, Program& program, Standing& 
 
 }  // namespace
 
-DoneSoFar Rest::in_whole(DoneSoFar in_rest) const {
+ProgramPlace Rest::in_whole(ProgramPlace in_rest) const {
     const auto ahead = static_cast<std::int64_t>(lead);
     const auto begun = static_cast<std::int64_t>(from);
     if (in_rest.operation < ahead) return {begun - 1 + (parts > 0 ? 1 : 0), parts > 0 ? parts - 1 : 0};
@@ -63,7 +63,7 @@ DoneSoFar Rest::in_whole(DoneSoFar in_rest) const {
     return {begun, in_rest.part + parts - (sweep ? 1 : 0)};
 }
 
-Rest rest_of(const Program& program, DoneSoFar done) {
+Rest rest_of(const Program& program, ProgramPlace done) {
     Rest rest;
     rest.program = program;
     rest.from = static_cast<std::size_t>(done.operation < 0 ? 0 : done.operation);

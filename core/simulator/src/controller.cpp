@@ -66,6 +66,7 @@ std::string to_json(const Report& r) {
                                       {"bytes", r.bytes},           {"lines", r.lines},
                                       {"beam_on_mm", r.beam_on_mm}, {"beam_on_s", r.beam_on_s},
                                       {"travel_mm", r.travel_mm},   {"top_mm_min", r.top_mm_min},
+                                      {"beam_at_rest_s", r.beam_at_rest_s},
                                       {"starved", r.starved},       {"worst_rx_fill", r.worst_rx_fill},
                                       {"errors", r.errors},         {"alarms", r.alarms},
                                       {"violations", r.violations}};
@@ -86,6 +87,7 @@ Controller::Controller(machine::MachineProfile profile)
 // ---------------------------------------------------------------- link
 
 void Controller::receive(std::string_view bytes) {
+    if (!powered_) return;
     // Ten bits a byte on the wire.
     const double each = 10.0 / profile_.baud;
     double at = incoming_.empty() ? now_ : std::max(now_, incoming_.back().at);
@@ -143,21 +145,15 @@ void Controller::realtime(unsigned char byte) {
             if (state_ == State::run || state_ == State::jog) holding_ = true;
             return;
         case '~':
-            if (state_ == State::hold && hold_complete_) {
+            if (state_ == State::hold && hold_complete_ && !door_open_ && !hold_switch_) {
                 holding_ = hold_complete_ = beam_stopped_ = door_ = false;
                 state_ = motion_.empty() && arc_.empty() ? State::idle : State::run;
             }
             return;
         case 0x18:
             return soft_reset();
-        case 0x84:  // the safety door opens: a hold that says so, and closes again at once
-            if (state_ == State::run || state_ == State::jog) holding_ = true;
-            if (state_ == State::idle) {
-                state_ = State::hold;
-                hold_complete_ = true;
-            }
-            door_ = state_ != State::alarm && state_ != State::home;
-            return;
+        case 0x84:  // as if the door had been opened and shut again at once
+            return hold_for_door();
         case 0x85:
             if (state_ == State::jog) holding_ = true;
             return;
@@ -195,6 +191,46 @@ void Controller::realtime(unsigned char byte) {
     }
 }
 
+void Controller::hold_for_door() {
+    if (state_ == State::run || state_ == State::jog) holding_ = true;
+    if (state_ == State::idle) {
+        state_ = State::hold;
+        hold_complete_ = true;
+    }
+    door_ = state_ != State::alarm && state_ != State::home;
+}
+
+void Controller::set_door(bool open) {
+    if (open && !door_open_) hold_for_door();
+    door_open_ = open;
+}
+
+void Controller::set_hold_switch(bool down) {
+    if (down && (state_ == State::run || state_ == State::jog)) holding_ = true;
+    hold_switch_ = down;
+}
+
+void Controller::hit_limit_switch() {
+    raise_alarm(1);
+}
+
+void Controller::set_power(bool on) {
+    if (on == powered_) return;
+    powered_ = on;
+    incoming_.clear();
+    outgoing_.clear();
+    if (!on) {
+        beam_now_ = 0;
+        return;
+    }
+    state_ = State::idle;
+    soft_reset();
+    // Where the head was left nobody knows: it counts anew from there.
+    shift_ = {-motion_.at().x, -motion_.at().y};
+    outgoing_.clear();
+    boot(true);
+}
+
 void Controller::apply_overrides() {
     motion_.set_overrides(feed_override_ / 100.0, rapid_override_ / 100.0, power_override_ / 100.0);
     reports_to_overrides_ = 0;
@@ -203,9 +239,9 @@ void Controller::apply_overrides() {
 std::string Controller::status() {
     static constexpr const char* names[] = {"Idle", "Run", "Hold", "Jog", "Alarm", "Home", "Check", "Sleep"};
     std::string text = "<";
-    // Door:0 is closed and ready to resume, Door:2 still comes to rest.
+    // Door:0 is shut and ready to resume, Door:1 open at rest, Door:2 still comes to rest.
     if (state_ == State::hold && door_)
-        text += hold_complete_ ? "Door:0" : "Door:2";
+        text += !hold_complete_ ? "Door:2" : door_open_ ? "Door:1" : "Door:0";
     else
         text += names[static_cast<int>(state_)];
     if (state_ == State::hold && !door_) text += hold_complete_ ? ":0" : ":1";
@@ -217,7 +253,11 @@ std::string Controller::status() {
         text += fmt::format("|Bf:{},{}", static_cast<std::size_t>(profile_.planner_blocks) - motion_.queued(),
                             static_cast<std::size_t>(profile_.receive_buffer) - buffer_.size());
     text += fmt::format("|FS:{:.0f},{:.0f}", motion_.speed() * 60 * scale, beam_now_ * setting(30));
-    if (start_pressed_) text += "|Pn:S";
+    std::string pins;
+    if (door_open_) pins += 'D';
+    if (hold_switch_) pins += 'H';
+    if (start_pressed_) pins += 'S';
+    if (!pins.empty()) text += "|Pn:" + pins;
     const bool busy = state_ == State::run || state_ == State::jog || state_ == State::hold;
     if (--reports_to_offset_ <= 0) {
         reports_to_offset_ = busy ? 30 : 10;
@@ -336,6 +376,7 @@ void Controller::advance(double seconds) {
         seconds -= dt;
         now_ += dt;
         report_.virtual_s = now_;
+        if (!powered_) continue;
         arrive();
         work();
         move(dt);
@@ -411,6 +452,7 @@ void Controller::burn_at_rest(double seconds) {
     beam_now_ = std::clamp(power_word_ / setting(30) * power_override_ / 100, 0.0, 1.0);
     if (beam_now_ <= 0) return;
     lit_at_rest_ = lit_before + seconds;
+    report_.beam_at_rest_s = std::max(report_.beam_at_rest_s, lit_at_rest_);
     // One short weak burst, to see where the beam is, is the only thing a beam may do at rest.
     if (lit_at_rest_ > longest_pulse || beam_now_ > strongest_pulse)
         violation(fmt::format("beam on at rest at {:.2f}, {:.2f}", motion_.at().x, motion_.at().y));
@@ -442,23 +484,25 @@ std::string Controller::settings_text() const {
 void Controller::load_settings(std::string_view text) {
     while (!text.empty()) {
         const auto end = std::min(text.find('\n'), text.size());
-        const auto line = text.substr(0, end);
-        const auto equals = line.find('=');
-        if (equals != std::string_view::npos) {
-            const auto number = [](std::string_view part) {
-                double value = 0;
-                std::from_chars(part.data(), part.data() + part.size(), value);
-                return value;
-            };
-            const auto value = line.substr(equals + 1);
-            if (line.starts_with("G54="))
-                g54_ = {number(value), number(value.substr(std::min(value.size(), value.find(',') + 1)))};
-            else if (const int key = static_cast<int>(number(line.substr(0, equals))); settings_.contains(key))
-                settings_[key] = number(value);
-        }
+        change_setting(text.substr(0, end));
         text.remove_prefix(std::min(text.size(), end + 1));
     }
     boot(true);
+}
+
+void Controller::change_setting(std::string_view line) {
+    const auto equals = line.find('=');
+    if (equals == std::string_view::npos) return;
+    const auto number = [](std::string_view part) {
+        double value = 0;
+        std::from_chars(part.data(), part.data() + part.size(), value);
+        return value;
+    };
+    const auto value = line.substr(equals + 1);
+    if (line.starts_with("G54="))
+        g54_ = {number(value), number(value.substr(std::min(value.size(), value.find(',') + 1)))};
+    else if (const int key = static_cast<int>(number(line.substr(0, equals))); settings_.contains(key))
+        settings_[key] = number(value);
 }
 
 }  // namespace chalkline::simulator

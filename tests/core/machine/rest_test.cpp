@@ -76,7 +76,7 @@ Burned burn_with_stops(const std::vector<double>& stops) {
         REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }, 20));
         REQUIRE(vm.session.snapshot().position_sure);
         REQUIRE(vm.run_until([&] { return vm.session.snapshot().state == ControllerState::idle; }, 5));
-        DoneSoFar done{vm.session.snapshot().operation, vm.session.snapshot().part};
+        ProgramPlace done = vm.session.snapshot().done;
         if (going_on) done = rest.in_whole(done);
         rest = rest_of(*whole, done);
         going_on = true;
@@ -103,9 +103,9 @@ TEST_CASE("what is left of a program, and where its places lie in the whole") {
     CHECK(std::get<Travel>(comb.program.operations[1].act).to == whole->points[4]);
     CHECK(std::get<Beam>(comb.program.operations[2].act).mode == BeamMode::following);
     CHECK(std::get<Trace>(comb.program.operations[3].act).count == 7);
-    CHECK(comb.in_whole({-1, 0}) == DoneSoFar{3, 4});
-    CHECK(comb.in_whole({3, 0}) == DoneSoFar{3, 5});
-    CHECK(comb.in_whole({5, 2}) == DoneSoFar{5, 2});
+    CHECK(comb.in_whole({-1, 0}) == ProgramPlace{3, 4});
+    CHECK(comb.in_whole({3, 0}) == ProgramPlace{3, 5});
+    CHECK(comb.in_whole({5, 2}) == ProgramPlace{5, 2});
     // In a row: ridden from its beginning, dark as far as it burned.
     const Rest row = rest_of(*whole, {5, 2});
     const auto& sweep = std::get<Sweep>(row.program.operations[row.lead].act);
@@ -113,7 +113,7 @@ TEST_CASE("what is left of a program, and where its places lie in the whole") {
     CHECK(row.program.runs[sweep.first].micrometres == 6000);
     CHECK(row.program.runs[sweep.first].power == 0);
     CHECK(std::get<Travel>(row.program.operations[1].act).to == Point{10, 30});
-    CHECK(row.in_whole({static_cast<std::int64_t>(row.lead), 1}) == DoneSoFar{5, 3});
+    CHECK(row.in_whole({static_cast<std::int64_t>(row.lead), 1}) == ProgramPlace{5, 3});
     // At the end of an operation the next one begins, and air is as it was left.
     const Rest next = rest_of(*whole, {3, 11});
     CHECK(next.from == 4);

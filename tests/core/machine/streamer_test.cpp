@@ -69,9 +69,9 @@ TEST_CASE("what is surely done lies behind what the planner may hold") {
     streamer.feed(out);
     streamer.answered();
     streamer.answered();
-    CHECK(streamer.operation() == -1);
+    CHECK(streamer.done().operation == -1);
     streamer.answered();
-    CHECK(streamer.operation() == 0);
+    CHECK(streamer.done().operation == 0);
     streamer.answered();
-    CHECK(streamer.operation() == 1);
+    CHECK(streamer.done().operation == 1);
 }

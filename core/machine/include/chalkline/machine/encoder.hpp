@@ -5,6 +5,7 @@
 
 #include <deque>
 #include <memory>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -15,7 +16,9 @@ namespace chalkline::machine {
 struct ProgramLine {
     std::string text;
     std::int64_t operation = -1;
-    std::int32_t part = 0;  ///< of a trace: the point it leads to, of a sweep: the run, counted from 0
+    std::int32_t part = 0;                ///< of a trace: the point it leads to, of a sweep: the run, counted from 0
+    std::optional<geometry::Point> to{};  ///< where it leads the head, as far as that is known; none: nowhere
+    std::int32_t step = -1;               ///< whose work it is; −1: nobody's
     bool operator==(const ProgramLine&) const = default;
 };
 
@@ -63,12 +66,13 @@ class Encoder : public LineSource {
     void append_power(std::string& line, PowerValue power, PowerValue& last) const;
     std::string power_word(PowerValue power, PowerValue& last) const;
     std::string feed_word(Speed speed);
-    void emit(std::string text);
+    void emit(std::string text, std::optional<geometry::Point> to = {});
 
     const Program& program_;
     const MachineProfile& profile_;
     std::size_t next_operation_ = 0;
     std::int64_t current_ = -1;
+    std::int32_t step_ = -1;  ///< of the operation being given out
     std::int32_t part_ = 0;  ///< of the trace being given out
     std::deque<ProgramLine> ready_;
     std::vector<Stop> stops_;  ///< of the sweep being given out

@@ -37,7 +37,7 @@ class LineSession : public Session {
     Result<void> write_setting(int number, double value) override;
     Result<void> send_line(const std::string& text) override;
     Result<void> frame(std::unique_ptr<LineSource> lines) override;
-    Result<void> burn(std::unique_ptr<LineSource> lines) override;
+    Result<void> burn(std::unique_ptr<LineSource> lines, const Trims& trims = {}) override;
     Result<void> trim(int speed, int power) override;
     void hold() override {}
     void resume() override {}

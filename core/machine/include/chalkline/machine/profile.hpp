@@ -42,6 +42,9 @@ struct OwnLines {
 /// other.
 enum class Dialect { realtime, line_by_line };
 
+/// What turns round pieces, and which axis of the controller it takes.
+enum class RotaryAxis { none, instead_of_y, fourth };
+
 /// One machine as Chalkline, its command line and the simulated machine know it. Bed coordinates: mm, X right,
 /// Y away from the maker, 0, 0 at the near left corner of the work area.
 struct MachineProfile {
@@ -58,6 +61,7 @@ struct MachineProfile {
     int receive_buffer = 128;  ///< bytes
     int planner_blocks = 16;
     bool z_axis = false;        ///< it moves its focus
+    RotaryAxis rotary = RotaryAxis::none;
     double frame_speed = 3000;  ///< mm/min
     double jog_speed = 3000;    ///< mm/min
     geometry::Point pointer{};  ///< where the pointer's dot falls, seen from the beam, mm; 0, 0: there is none

@@ -3,6 +3,7 @@
 #include <chalkline/base/units.hpp>
 #include <chalkline/geometry/point.hpp>
 
+#include <compare>
 #include <cstdint>
 #include <string>
 #include <variant>
@@ -16,6 +17,13 @@ struct Origin {
     std::int32_t motif = -1;
     std::int32_t pass = 0;
     bool operator==(const Origin&) const = default;
+};
+
+/// A place of a program: an operation, up to and with a part of it, as `ProgramLine` counts them.
+struct ProgramPlace {
+    std::int64_t operation = -1;  ///< −1: before the first
+    std::int32_t part = 0;
+    auto operator<=>(const ProgramPlace&) const = default;
 };
 
 /// Beam power in hundredths of a per cent of full power: 0 … 10000.

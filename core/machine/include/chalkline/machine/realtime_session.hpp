@@ -37,7 +37,7 @@ class RealtimeSession : public Session {
     Result<void> write_setting(int number, double value) override;
     Result<void> send_line(const std::string& text) override;
     Result<void> frame(std::unique_ptr<LineSource> lines) override;
-    Result<void> burn(std::unique_ptr<LineSource> lines) override;
+    Result<void> burn(std::unique_ptr<LineSource> lines, const Trims& trims = {}) override;
     Result<void> trim(int speed, int power) override;
     void hold() override;
     void resume() override;
@@ -53,10 +53,12 @@ class RealtimeSession : public Session {
 
     static constexpr double status_interval = 0.15;  ///< s between status requests: about 7 Hz
     static constexpr double hold_wait = 3;           ///< s a stop waits for the head to come to rest
+    static constexpr double off_way_limit = 0.3;     ///< mm the head may be from where the program leads it
+    static constexpr double answer_patience = 1.5;   ///< s an idle controller may owe an answer
 
  private:
     /// Where opening the conversation stands.
-    enum class Greeting { waiting, settings, done, failed };
+    enum class Greeting { waiting, at_work, resetting, settings, done, failed };
     /// Where stopping stands.
     enum class Stopping { no, holding, resetting, confirming };
     void handle(const std::string& line);
@@ -66,13 +68,20 @@ class RealtimeSession : public Session {
     void handle_stream_answer(std::optional<int> error_number);
     void handle_greeting(const std::string& version);
     void handle_alarm(int number);
+    void handle_text(const std::string& text);
+    void handle_first_status();
+    void compare_with_way();
     void tick_greeting();
+    void tick_lost_answer();
     void tick_stopping();
     void tick_watchdog();
     void begin_reading_settings();
     void finish_if_at_rest();
     Result<void> require_free() const;
-    Result<void> start(Activity activity, std::unique_ptr<LineSource> lines);
+    Result<void> require_settings() const;
+    Result<void> start(Activity activity, std::unique_ptr<LineSource> lines, const Trims& trims);
+    bool let_next_step_in();
+    void send_trim(Trim wanted);
     Result<void> jog_by(geometry::Point by, Speed speed);
     void place_bed_origin();
     void forget_place();
@@ -96,6 +105,9 @@ class RealtimeSession : public Session {
     Greeting greeting_ = Greeting::waiting;
     double opened_at_ = 0, last_byte_ = 0, last_status_request_ = 0;
     bool heard_anything_ = false;
+    bool slept_ = false;                      ///< its motors were let go when it was found
+    double last_status_ = 0, last_line_ = 0;  ///< s; a report came, a line was sent or answered
+    int reports_off_way_ = 0;                 ///< one after the other
     LineReader lines_in_;
     std::map<int, double> settings_;
     std::map<std::string, geometry::Point> offsets_;  ///< "G54", "G92", machine coordinates, mm

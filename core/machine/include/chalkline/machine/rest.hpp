@@ -6,13 +6,6 @@
 
 namespace chalkline::machine {
 
-/// How far a program is surely carried out: an operation, up to and with a part of it, as `ProgramLine` counts them.
-struct DoneSoFar {
-    std::int64_t operation = -1;  ///< −1: nothing
-    std::int32_t part = 0;
-    bool operator==(const DoneSoFar&) const = default;
-};
-
 /// What is left of a program, with the way back into it: the head goes dark to where it has to go on, with air, focus
 /// and beam as they were there.
 struct Rest {
@@ -21,11 +14,11 @@ struct Rest {
     std::size_t from = 0;    ///< operation of the whole program that the first one behind the lead goes on with
     std::int32_t parts = 0;  ///< parts of it that are left out
     /// The same place counted in the whole program.
-    DoneSoFar in_whole(DoneSoFar in_rest) const;
+    ProgramPlace in_whole(ProgramPlace in_rest) const;
 };
 
 /// REQUIRES: `done` is a place of the program. A trace is taken up at the point it reached; a sweep is ridden from its
 /// beginning, dark as far as it was burned, so that the head has its run-up.
-Rest rest_of(const Program& program, DoneSoFar done);
+Rest rest_of(const Program& program, ProgramPlace done);
 
 }  // namespace chalkline::machine

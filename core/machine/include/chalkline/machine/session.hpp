@@ -5,6 +5,7 @@
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/machine/reply.hpp>
 
+#include <cstdint>
 #include <map>
 #include <memory>
 #include <optional>
@@ -35,10 +36,20 @@ inline constexpr std::string_view not_supported = "machine.not-supported";
 inline constexpr std::string_view no_probe = "machine.no-probe";
 inline constexpr std::string_view alarm = "machine.alarm";
 inline constexpr std::string_view reset_by_itself = "machine.reset-by-itself";
+inline constexpr std::string_view off_way = "machine.off-way";
+inline constexpr std::string_view garbled_answer = "machine.garbled-answer";
+inline constexpr std::string_view answer_lost = "machine.answer-lost";
 }  // namespace error
 
 /// What the session is in the middle of.
 enum class Activity { none, connecting, homing, jogging, pulsing, probing, framing, burning, stopping };
+
+/// Speed and power of a program as it runs, % of what it says.
+struct Trim {
+    int speed = 100, power = 100;
+    bool operator==(const Trim&) const = default;
+};
+using Trims = std::map<std::int32_t, Trim>;  ///< by step; one that is absent burns as it says
 
 /// What can be asked of a controller, by what it speaks.
 struct Capabilities {
@@ -65,8 +76,10 @@ struct Snapshot {
     int speed_trim = 100, power_trim = 100;  ///< % of what the program says
     std::string pins, accessories;
     std::int64_t lines_done = 0;  ///< answered lines of the running program
-    std::int64_t operation = -1;  ///< that is surely carried out up to `part`; −1: none yet
-    std::int32_t part = 0;
+    ProgramPlace done;            ///< surely carried out
+    ProgramPlace begun;           ///< nothing behind it can have begun
+    std::int32_t step = -1;       ///< whose lines are sent; −1: nobody's
+    Trims trims;                  ///< what was trimmed in this program, or the last one
     std::optional<bool> laser_mode;  ///< as the controller's settings say; none: not known yet
     double silent_for = 0;           ///< seconds without a byte while something runs; 0 when all is well
     std::string version;
@@ -163,10 +176,11 @@ class Session {
     virtual Result<void> send_line(const std::string& text) = 0;
     /// Runs dark lines around the job.
     virtual Result<void> frame(std::unique_ptr<LineSource> lines) = 0;
-    /// REQUIRES: the lines passed the program checker.
-    virtual Result<void> burn(std::unique_ptr<LineSource> lines) = 0;
-    /// Changes the program's speed and power as it runs, at once; % of what it says, held to `least_trim` …
-    /// `most_trim`. Every program begins with 100.
+    /// REQUIRES: the lines passed the program checker. `trims`: how its steps begin.
+    virtual Result<void> burn(std::unique_ptr<LineSource> lines, const Trims& trims = {}) = 0;
+    /// Changes speed and power of the step that runs, at once; % of what the program says, held to `least_trim` …
+    /// `most_trim`. Between steps that are trimmed differently the machine comes to rest, so that no line runs with
+    /// the trim of another step.
     virtual Result<void> trim(int speed, int power) = 0;
     static constexpr int least_trim = 10, most_trim = 200;
     virtual void hold() = 0;

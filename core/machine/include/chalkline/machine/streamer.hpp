@@ -19,20 +19,37 @@ class Streamer {
     Streamer(std::unique_ptr<LineSource> lines, int buffer, int planner_blocks)
         : lines_(std::move(lines)), room_(buffer - 1), planner_blocks_(static_cast<std::size_t>(planner_blocks)) {}
 
-    /// Appends to `out` every line that fits now.
+    /// Appends to `out` every line that fits now. The first line of another step waits until that step was let in.
     void feed(std::string& out);
+    /// The step whose first line waits to be let in.
+    std::optional<std::int32_t> step_at_the_door() const;
+    void let_in(std::int32_t step) { step_ = step; }
+    /// The step whose lines are sent; −1 before the first.
+    std::int32_t step() const { return step_; }
     /// The controller answered the oldest unanswered line. Nothing when none was open (a stray answer).
     std::optional<ProgramLine> answered();
+
+    /// Where the head stands before the first line.
+    void begin_at(geometry::Point place) { way_.assign(1, place); }
+    /// How far from the way of the lines that may be under way a place lies, mm. There is no checksum on the link: a
+    /// digit that arrived as another shows only in where the head goes. 0 while nothing is known of the way.
+    double off_way(geometry::Point place) const;
+    /// What the oldest unanswered line lets the controller wait for at rest, s.
+    double open_dwell() const;
 
     /// All lines sent and answered.
     bool complete() const { return exhausted_ && !waiting_ && in_flight_.empty(); }
     std::int64_t sent() const { return sent_; }
     std::int64_t acknowledged() const { return acknowledged_; }
-    /// Operation of the last line that is surely carried out: answered, and as many lines behind the newest answer
-    /// as the planner can hold. −1 before the first. An answer alone only says that a line was understood.
-    std::int64_t operation() const { return done_.operation; }
-    /// The part of that operation, as its line states it.
-    std::int32_t part() const { return done_.part; }
+    /// The last line that is surely carried out: answered, and as many lines behind the newest answer as the planner
+    /// can hold. An answer alone only says that a line was understood.
+    ProgramPlace done() const { return done_; }
+    /// The last line sent: nothing behind it can have begun.
+    ProgramPlace begun() const { return begun_; }
+    /// Nothing is left to send; answers may be outstanding.
+    bool all_sent() const { return exhausted_ && !waiting_; }
+    /// Where the last line led; nothing while that is not known.
+    std::optional<geometry::Point> end_of_way() const;
     /// Bytes of the lines not answered yet.
     int open_bytes() const { return open_bytes_; }
 
@@ -40,12 +57,11 @@ class Streamer {
     std::unique_ptr<LineSource> lines_;
     std::deque<ProgramLine> in_flight_;
     std::optional<ProgramLine> waiting_;  ///< next line, not sent for lack of room
-    struct Done {
-        std::int64_t operation = -1;
-        std::int32_t part = 0;
-    };
-    std::deque<Done> in_planner_;  ///< what the newest answered lines carry out
-    Done done_;
+    std::deque<ProgramPlace> in_planner_;  ///< what the newest answered lines carry out
+    ProgramPlace done_, begun_;
+    std::int32_t step_ = -1;
+    std::deque<geometry::Point> way_;  ///< where the newest answered lines led, after the place before them
+    bool way_known_ = true;
     int room_;
     std::size_t planner_blocks_;
     int open_bytes_ = 0;

@@ -21,6 +21,7 @@ struct Report {
     double virtual_s = 0;
     std::int64_t moves = 0, bytes = 0, lines = 0;
     double beam_on_mm = 0, beam_on_s = 0, travel_mm = 0, top_mm_min = 0;
+    double beam_at_rest_s = 0;        ///< longest time the beam stood lit on one place
     std::int64_t starved = 0;         ///< times the planner ran dry in the middle of a program
     std::int64_t worst_rx_fill = 0;   ///< bytes
     std::vector<std::string> errors;  ///< "error:20 in G5"
@@ -45,6 +46,8 @@ class Device {
     virtual int room() const = 0;
     /// What it says to a new connection.
     virtual std::string greeting() const = 0;
+    /// The cable is in.
+    virtual bool plugged_in() const { return true; }
 };
 
 /// A controller, its axes and its beam, as the public interface of Grbl 1.1 describes them. Pure: bytes and virtual
@@ -62,6 +65,16 @@ class Controller : public Device {
     void set_piece_depth(double depth) { piece_depth_ = depth; }
     /// The start button is held down.
     void press_start(bool down) { start_pressed_ = down; }
+    /// The door's switch. What moves is held; only a shut door can be gone on from.
+    void set_door(bool open);
+    /// The hold switch, as a foot switch has it: what moves is held while it is down.
+    void set_hold_switch(bool down);
+    /// The head runs into a limit switch.
+    void hit_limit_switch();
+    /// Off: everything stands dark at once and nothing is answered. On again: as after switching on.
+    void set_power(bool on);
+    /// Writes a setting, "number=value", as somebody else on the port would.
+    void change_setting(std::string_view text);
     /// How high the head stands, mm. Moves up and down take no time here.
     double height() const { return height_; }
 
@@ -113,6 +126,7 @@ class Controller : public Device {
     // States
     void boot(bool power_on);
     void soft_reset();
+    void hold_for_door();
     void raise_alarm(int number);
     void start_homing();
     void finish_homing();
@@ -140,6 +154,8 @@ class Controller : public Device {
 
     double now_ = 0;
     double lit_at_rest_ = 0;  ///< s the beam has stood lit so far
+    bool powered_ = true;
+    bool door_open_ = false, hold_switch_ = false;
     struct Timed {
         double at;
         char byte;

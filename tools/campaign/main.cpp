@@ -1,0 +1,83 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Random faults at random moments of three burns; what broke off is gone on with and the piece is held against the
+// uninterrupted one. Exit code 0 only when every piece came out right.
+#include "trial.hpp"
+
+#include <CLI/CLI.hpp>
+#include <fmt/format.h>
+
+#include <chrono>
+#include <iostream>
+#include <map>
+
+namespace {
+
+using namespace chalkline;
+using namespace chalkline::campaign;
+
+struct Tally {
+    int trials = 0, broke_off = 0, bad = 0;
+    double most_twice_mm = 0, most_bent_mm2 = 0;
+};
+
+void print(const std::map<std::string, Tally>& tallies) {
+    std::cout << fmt::format("{:<16}{:>8}{:>12}{:>8}{:>18}{:>18}\n", "fault", "trials", "broke off", "wrong",
+                             "most twice, mm", "most bent, mm²");
+    for (const auto& [name, t] : tallies)
+        std::cout << fmt::format("{:<16}{:>8}{:>12}{:>8}{:>18.1f}{:>18.2f}\n", name, t.trials, t.broke_off, t.bad,
+                                 t.most_twice_mm, t.most_bent_mm2);
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    CLI::App app{"Faults in the middle of burns, against the uninterrupted burn.", "chalkline-campaign"};
+    int runs = 1000;
+    std::uint64_t seed = 1;
+    std::string only;
+    app.add_option("--runs", runs, "trials, spread over the works")->capture_default_str();
+    app.add_option("--seed", seed, "of the first trial; each takes the next")->capture_default_str();
+    app.add_option("--only", only, "one kind of fault");
+    CLI11_PARSE(app, argc, argv);
+
+    const auto works = sample_works();
+    if (!works) {
+        std::cerr << "error: the samples cannot be burned: " << works.error().code << "\n";
+        return 3;
+    }
+    std::vector<Burned> once;
+    for (const Work& work : *works) {
+        once.push_back(burn(work, {}));
+        std::cout << fmt::format("{}: {:.0f} s, {:.0f} mm lit\n", work.name, once.back().seconds,
+                                 once.back().beam_on_mm);
+        if (!once.back().finished) return 1;
+    }
+    std::map<std::string, Tally> tallies;
+    Tally all;
+    const auto began = std::chrono::steady_clock::now();
+    double virtual_s = 0;
+    for (std::uint64_t at = seed; all.trials < runs; ++at) {
+        const std::size_t w = at % works->size();
+        const Work& work = (*works)[w];
+        const Trouble trouble = random_trouble(at, burn_begins, once[w].seconds);
+        if (!only.empty() && trouble.name() != only) continue;
+        const Burned burned = burn(work, trouble);
+        const Verdict verdict = compare(work, once[w], burned, trouble);
+        virtual_s += burned.seconds;
+        for (Tally* tally : {&tallies[trouble.name()], &all}) {
+            ++tally->trials;
+            tally->broke_off += burned.breaks > 0 ? 1 : 0;
+            tally->bad += verdict.good ? 0 : 1;
+            if (!trouble.bends_a_line()) tally->most_twice_mm = std::max(tally->most_twice_mm, verdict.twice_mm);
+            else tally->most_bent_mm2 = std::max({tally->most_bent_mm2, verdict.gap_mm2, verdict.excess_mm2});
+        }
+        if (!verdict.good)
+            std::cout << fmt::format("wrong: seed {}, {} at {:.2f} s of “{}”: {}\n", at, trouble.name(),
+                                     trouble.fault.at, work.name, verdict.why);
+    }
+    tallies["all"] = all;
+    print(tallies);
+    const double took = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
+    std::cout << fmt::format("{:.0f} times as fast as real machines\n", virtual_s / took);
+    return all.bad == 0 ? 0 : 1;
+}

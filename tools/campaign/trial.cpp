@@ -1,0 +1,312 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "trial.hpp"
+
+#include <chalkline/machine/journal.hpp>
+#include <chalkline/machine/realtime_session.hpp>
+#include <chalkline/machine/rest.hpp>
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <memory>
+#include <random>
+#include <utility>
+
+namespace chalkline::campaign {
+namespace {
+
+namespace event = machine::event;
+using machine::Activity;
+using machine::ControllerState;
+using machine::ProgramPlace;
+using simulator::Fault;
+
+constexpr double step = 0.002;        // s between looks at the link
+constexpr double cells_per_mm = 5;
+constexpr double note_every = 0.25;   // s between notes in the journal
+constexpr double hand = 0.5;          // s a maker takes to press a button
+constexpr double patience = 600;      // s of trouble before it is given up
+
+/// Lays the lit way of the program between two places on a map; its length, mm.
+double lay(const machine::Program& program, ProgramPlace after, ProgramPlace up_to, simulator::DoseMap& map) {
+    double length = 0;
+    geometry::Point at;
+    const auto ride = [&](std::int64_t operation, std::int32_t part, geometry::Point to, bool lit) {
+        const ProgramPlace place{operation, part};
+        if (lit && place > after && place <= up_to) {
+            map.burn(at, to, 1000);
+            length += geometry::distance(at, to);
+        }
+        at = to;
+    };
+    for (std::size_t i = 0; i < program.operations.size(); ++i) {
+        const auto number = static_cast<std::int64_t>(i);
+        const auto& act = program.operations[i].act;
+        if (const auto* travel = std::get_if<machine::Travel>(&act)) at = travel->to;
+        if (const auto* trace = std::get_if<machine::Trace>(&act))
+            for (std::uint32_t k = 0; k < trace->count; ++k)
+                ride(number, static_cast<std::int32_t>(k), program.points[trace->first + k], trace->power > 0);
+        if (const auto* sweep = std::get_if<machine::Sweep>(&act)) {
+            const geometry::Point from = at;
+            const double whole = geometry::distance(from, sweep->to) * 1000;
+            double gone = 0;
+            for (std::uint32_t k = 0; k < sweep->count; ++k) {
+                const machine::Run& run = program.runs[sweep->first + k];
+                gone += run.micrometres;
+                ride(number, static_cast<std::int32_t>(k), geometry::between(from, sweep->to, gone / whole),
+                     run.power > 0);
+            }
+        }
+    }
+    return length;
+}
+
+/// A maker, a Chalkline and a machine under one virtual clock.
+class Workshop {
+ public:
+    Workshop(const Work& work, const std::optional<Trouble>& trouble)
+        : work_(work),
+          trouble_(trouble),
+          controller_(work.profile),
+          device_(controller_, controller_, machine_faults(trouble)),
+          result_{.dose = {work.profile.width, work.profile.depth, cells_per_mm, work.profile.spot},
+                  .allowed = {work.profile.width, work.profile.depth, cells_per_mm, work.profile.spot}} {
+        controller_.set_dose_map(&result_.dose);
+        sit_down();
+    }
+
+    Burned run() {
+        while (!result_.finished && controller_.now() < burn_begins + patience)
+            pass();
+        result_.beam_on_mm = controller_.report().beam_on_mm;
+        result_.at_rest_s = controller_.report().beam_at_rest_s;
+        return std::move(result_);
+    }
+
+ private:
+    static std::vector<Fault> machine_faults(const std::optional<Trouble>& trouble) {
+        if (!trouble || trouble->host != Trouble::Host::none) return {};
+        return {trouble->fault};
+    }
+
+    /// A Chalkline is started and told where the machine is.
+    void sit_down() {
+        session_ = std::make_unique<machine::RealtimeSession>(work_.profile, 0.3);
+        session_->opened(controller_.now());
+    }
+
+    void pass() {
+        const double now = controller_.now();
+        follow_cable();
+        answers_ += device_.take_output();
+        meet_own_trouble();
+        if (now >= stalled_until_ && plugged_) {
+            if (!answers_.empty()) session_->received(std::exchange(answers_, {}), now);
+            session_->tick(now);
+            listen();
+            decide();
+            device_.receive(session_->take_output());
+            write_journal();
+        }
+        device_.advance(step);
+    }
+
+    void follow_cable() {
+        const bool plugged = device_.plugged_in();
+        if (plugged == plugged_) return;
+        plugged_ = plugged;
+        answers_.clear();
+        if (plugged) return sit_down();
+        session_->closed("pulled", controller_.now());
+        listen();
+    }
+
+    void meet_own_trouble() {
+        if (!trouble_ || trouble_->host == Trouble::Host::none || controller_.now() < trouble_->fault.at) return;
+        const Trouble met = *std::exchange(trouble_, std::nullopt);
+        if (met.host == Trouble::Host::stall) {
+            stalled_until_ = controller_.now() + met.fault.seconds;
+            return;
+        }
+        if (burning_) {
+            const machine::Journal journal = machine::read_journal(journal_);
+            break_off(journal.last.done, session_->snapshot().begun);
+            result_.last_word = "killed";
+        }
+        answers_.clear();
+        sit_down();
+    }
+
+    void listen() {
+        for (const auto& happened : session_->take_events()) {
+            if (const auto* failed = std::get_if<event::Failed>(&happened)) {
+                result_.last_word = failed->error.code;
+                if (failed->activity == Activity::burning && burning_) break_off();
+            }
+            const auto* stopped = std::get_if<event::Stopped>(&happened);
+            if (stopped && stopped->activity == Activity::burning && burning_) break_off();
+            const auto* finished = std::get_if<event::Finished>(&happened);
+            if (finished && finished->activity == Activity::burning) {
+                result_.finished = true;
+                result_.seconds = controller_.now() - begun_at_;
+            }
+        }
+    }
+
+    ProgramPlace in_whole(ProgramPlace place) const { return rest_ ? rest_->in_whole(place) : place; }
+
+    void break_off() { break_off(in_whole(session_->snapshot().done), session_->snapshot().begun); }
+
+    /// `done` counted in the whole, `begun` in what was sent.
+    void break_off(ProgramPlace done, ProgramPlace begun) {
+        burning_ = false;
+        ++result_.breaks;
+        done_ = done;
+        const ProgramPlace furthest = std::max(done, in_whole(begun));
+        result_.allowed_mm += lay(*work_.program, done, furthest, result_.allowed);
+    }
+
+    void write_journal() {
+        if (!burning_ || controller_.now() < noted_at_ + note_every) return;
+        noted_at_ = controller_.now();
+        machine::JournalNote note;
+        note.done = in_whole(session_->snapshot().done);
+        note.begun = in_whole(session_->snapshot().begun);
+        journal_ += machine::journal_line(note);
+    }
+
+    /// What a maker does next: presses what is offered, after the time a hand takes.
+    void decide() {
+        const auto& now = session_->snapshot();
+        const bool waits = now.connected && (now.state == ControllerState::hold || now.state == ControllerState::door) &&
+                           now.sub == 0 && now.activity == Activity::burning;
+        const bool rests = now.connected && now.activity == Activity::none && !result_.finished && !burning_ &&
+                           (now.state == ControllerState::idle || now.state == ControllerState::alarm);
+        if (!waits && !rests) {
+            hand_since_ = controller_.now();
+            return;
+        }
+        if (controller_.now() < hand_since_ + hand) return;
+        hand_since_ = controller_.now();
+        if (waits) return session_->resume();
+        if (now.state == ControllerState::alarm || !now.position_sure) return (void)session_->home();
+        if (controller_.now() >= burn_begins) begin();
+    }
+
+    void begin() {
+        const bool first = result_.breaks == 0;
+        auto program = work_.program;
+        if (!first) {
+            rest_ = std::make_shared<const machine::Rest>(machine::rest_of(*work_.program, done_));
+            program = {rest_, &rest_->program};
+        }
+        if (first) begun_at_ = controller_.now();
+        burning_ = session_->burn(std::make_unique<machine::SharedEncoder>(program, work_.profile)).has_value();
+        machine::JournalNote note;
+        note.done = note.begun = done_;
+        if (burning_) journal_ = machine::journal_line(note);
+    }
+
+    const Work& work_;
+    std::optional<Trouble> trouble_;
+    simulator::Controller controller_;
+    simulator::FaultyDevice device_;
+    std::unique_ptr<machine::RealtimeSession> session_;
+    Burned result_;
+    std::shared_ptr<const machine::Rest> rest_;
+    ProgramPlace done_;
+    std::string answers_, journal_;
+    bool plugged_ = true, burning_ = false;
+    double stalled_until_ = 0, hand_since_ = 0, begun_at_ = 0, noted_at_ = 0;
+};
+
+struct Difference {
+    double gap = 0, excess = 0;  ///< mm²
+};
+
+/// Cell by cell; `slack` of the dose and a little of the strongest count as equal.
+Difference difference(const Burned& once, const Burned& burned) {
+    constexpr float slack = 0.06F, little = 0.02F;
+    const auto& a = once.dose.cells();
+    const auto& b = burned.dose.cells();
+    const auto& allowed = burned.allowed.cells();
+    const float floor = little * *std::max_element(a.begin(), a.end());
+    Difference found;
+    constexpr double cell = 1 / (cells_per_mm * cells_per_mm);
+    for (std::size_t i = 0; i < a.size(); ++i) {
+        if (b[i] < a[i] * (1 - slack) - floor) found.gap += cell;
+        if (b[i] > a[i] * (1 + slack) + floor && allowed[i] == 0) found.excess += cell;
+    }
+    return found;
+}
+
+/// The longest way one line may lead, mm.
+double longest_line_of(const Work& work) {
+    return std::hypot(work.profile.width, work.profile.depth);
+}
+
+}  // namespace
+
+std::string Trouble::name() const {
+    if (host == Host::stall) return "stall";
+    if (host == Host::kill) return "kill";
+    return std::string(simulator::to_text(fault.kind));
+}
+
+bool Trouble::bends_a_line() const {
+    return host == Host::none && (fault.kind == Fault::Kind::garble_line || fault.kind == Fault::Kind::lose_line_byte ||
+                                  fault.kind == Fault::Kind::foreign_line);
+}
+
+Burned burn(const Work& work, const std::optional<Trouble>& trouble) {
+    return Workshop(work, trouble).run();
+}
+
+Trouble random_trouble(std::uint64_t seed, double begins, double seconds) {
+    std::mt19937_64 random(seed);
+    const auto below = [&](std::uint64_t n) { return random() % n; };
+    const auto part = [&] { return static_cast<double>(below(1'000'000)) / 1e6; };
+    static constexpr std::array kinds{Fault::Kind::garble_line,   Fault::Kind::lose_line_byte, Fault::Kind::garble_answer,
+                                      Fault::Kind::lose_answer,   Fault::Kind::delay,          Fault::Kind::pull_cable,
+                                      Fault::Kind::foreign_line,  Fault::Kind::reset,          Fault::Kind::power_cut,
+                                      Fault::Kind::limit_switch,  Fault::Kind::open_door,      Fault::Kind::press_hold};
+    Trouble trouble;
+    const std::uint64_t which = below(kinds.size() + 2);
+    if (which < kinds.size())
+        trouble.fault.kind = kinds[which];
+    else
+        trouble.host = which == kinds.size() ? Trouble::Host::stall : Trouble::Host::kill;
+    trouble.fault.at = begins + part() * seconds;
+    trouble.fault.seconds = 0.2 + part() * 6;
+    trouble.fault.seed = static_cast<std::uint32_t>(random());
+    static constexpr std::array foreign{"G0X5Y5", "$$", "M5", "G1X30Y20F1000", "\x18"};
+    trouble.fault.text = foreign[below(foreign.size())];
+    return trouble;
+}
+
+Verdict compare(const Work& work, const Burned& once, const Burned& burned, const std::optional<Trouble>& trouble) {
+    Verdict verdict;
+    const Difference found = difference(once, burned);
+    verdict.gap_mm2 = found.gap;
+    verdict.excess_mm2 = found.excess;
+    verdict.twice_mm = burned.beam_on_mm - once.beam_on_mm;
+    // What one bent line can harm: it and the rest of its row or path, a beam wide and the blur of it.
+    const double bent = trouble && trouble->bends_a_line() ? longest_line_of(work) * 4 * work.profile.spot : 0;
+    constexpr double rounding = 0.1;  // mm
+    if (!burned.finished)
+        verdict.why = "did not come to its end: " + burned.last_word;
+    else if (found.gap > bent)
+        verdict.why = fmt::format("{:.2f} mm² burned too little", found.gap);
+    else if (found.excess > bent)
+        verdict.why = fmt::format("{:.2f} mm² burned too much", found.excess);
+    else if (bent == 0 && verdict.twice_mm > burned.allowed_mm + rounding)
+        verdict.why = fmt::format("{:.1f} mm burned twice, {:.1f} allowed", verdict.twice_mm, burned.allowed_mm);
+    else if (burned.at_rest_s > 0)
+        verdict.why = fmt::format("lit at rest for {:.2f} s", burned.at_rest_s);
+    verdict.good = verdict.why.empty();
+    return verdict;
+}
+
+}  // namespace chalkline::campaign
