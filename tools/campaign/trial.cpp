@@ -181,7 +181,7 @@ class Workshop {
     void decide() {
         const auto& now = session_->snapshot();
         const bool waits = now.connected && (now.state == ControllerState::hold || now.state == ControllerState::door) &&
-                           now.sub == 0 && now.activity == Activity::burning;
+                           now.sub == 0;
         const bool rests = now.connected && now.activity == Activity::none && !result_.finished && !burning_ &&
                            (now.state == ControllerState::idle || now.state == ControllerState::alarm);
         if (!waits && !rests) {

@@ -384,6 +384,7 @@ void RealtimeSession::handle_status(const reply::Status& status) {
         end_stop(true);
     }
     compare_with_way();
+    compare_beam(status);
     finish_if_at_rest();
     announce();
 }
@@ -423,6 +424,19 @@ void RealtimeSession::compare_with_way() {
     } else {
         begin_stop(Error{std::string(error::off_way), {{"distance", fmt::format("{:.1f}", off)}}, {}, 0});
     }
+}
+
+/// A second program on the port, or a digit garbled into M5, leaves a burn that is dark from there on: only what was
+/// done when the beam was last reported is sure then.
+void RealtimeSession::compare_beam(const reply::Status& status) {
+    if (!streamer_ || stopping_ != Stopping::no || now_.activity != Activity::burning || !status.has_accessories) return;
+    const bool on = status.accessories.find_first_of("SC") != std::string::npos;
+    if (on || !streamer_->wants_beam() || status.state != ControllerState::run) {
+        done_lit_ = now_.done;
+        return;
+    }
+    now_.done = done_lit_;
+    begin_stop(Error{std::string(error::beam_taken), {}, {}, 0});
 }
 
 void RealtimeSession::handle_answer(std::optional<int> error_number) {
@@ -480,16 +494,18 @@ void RealtimeSession::handle_command_answer(std::optional<int> error_number) {
     } else if (const auto written = written_setting(command)) {
         settings_[written->first] = written->second;
         announce();
-    } else if (command.starts_with("G10L2P1")) {
-        offsets_["G54"] = origin_;
-    } else if (command == "G92.1") {
-        offsets_["G92"] = {};
+    } else if (command == "$#" && streamer_) {
+        place_bed_origin();
     }
 }
 
+/// An answer to nothing of ours: somebody else sent a line, and what it did nobody knows.
 void RealtimeSession::handle_stream_answer(std::optional<int> error_number) {
     const auto line = streamer_->answered();
-    if (!line) return;
+    if (!line) {
+        now_.done = done_lit_;
+        return begin_stop(Error{std::string(error::stray_answer), {}, {}, 0});
+    }
     if (error_number) {
         begin_stop(Error{std::string(error::line_refused),
                          {{"number", std::to_string(*error_number)}, {"text", line->text}},
@@ -603,7 +619,8 @@ Result<void> RealtimeSession::start(Activity activity, std::unique_ptr<LineSourc
     if (auto free = require_free(); !free) return free;
     if (!now_.position_sure || !now_.position) return fail(error::position_unknown);
     if (activity == Activity::burning) queue_command("$$");
-    place_bed_origin();
+    queue_command("$#");
+    origin_tries_ = 0;
     if (now_.speed_trim != 100 || now_.power_trim != 100) {
         // At rest the way by 100 % harms nobody, and it is sure whatever was reported late.
         send_realtime(speed_as_programmed, nullptr);
@@ -615,7 +632,7 @@ Result<void> RealtimeSession::start(Activity activity, std::unique_ptr<LineSourc
     reports_off_way_ = 0;
     now_.activity = activity;
     now_.lines_done = 0;
-    now_.done = now_.begun = {};
+    now_.done = now_.begun = done_lit_ = {};
     now_.step = -1;
     now_.trims = trims;
     announce();
@@ -641,14 +658,23 @@ bool RealtimeSession::let_next_step_in() {
 }
 
 /// The program speaks in bed coordinates: make the controller's first work offset say so. Written only when it
-/// differs, because the controller keeps it in memory that wears.
+/// differs, because the controller keeps it in memory that wears, and read back: a garbled digit in it would move the
+/// whole burn.
 void RealtimeSession::place_bed_origin() {
     const auto differs = [&](const char* name, geometry::Point wanted) {
         const auto found = offsets_.find(name);
         return found == offsets_.end() || geometry::distance(found->second, wanted) > 0.0005;
     };
-    if (differs("G54", origin_)) queue_command("G10L2P1X" + decimal(origin_.x) + "Y" + decimal(origin_.y));
-    if (offsets_.contains("G92") && differs("G92", {})) queue_command("G92.1");
+    const bool moved = differs("G54", origin_), shifted = offsets_.contains("G92") && differs("G92", {});
+    if (!moved && !shifted) return;
+    constexpr int most_tries = 3;
+    if (++origin_tries_ > most_tries) {
+        streamer_.reset();
+        return fail_activity({std::string(error::origin_not_taken), {}, {}, 0});
+    }
+    if (moved) queue_command("G10L2P1X" + decimal(origin_.x) + "Y" + decimal(origin_.y));
+    if (shifted) queue_command("G92.1");
+    queue_command("$#");
 }
 
 void RealtimeSession::finish_if_at_rest() {

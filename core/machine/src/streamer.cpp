@@ -12,6 +12,15 @@ bool leads_somewhere(const ProgramLine& line) {
     return !line.to && line.text.find_first_of("XY") != std::string::npos;
 }
 
+/// Whether it turns the beam on or off; nothing when it says nothing of it.
+std::optional<bool> beam_word(const std::string& text) {
+    const auto at = text.find('M');
+    if (at == std::string::npos || at + 1 == text.size()) return {};
+    const char which = text[at + 1];
+    if (which == '5') return false;
+    return which == '3' || which == '4' ? std::optional(true) : std::nullopt;
+}
+
 }  // namespace
 
 void Streamer::feed(std::string& out) {
@@ -31,6 +40,10 @@ void Streamer::feed(std::string& out) {
         open_bytes_ += size;
         ++sent_;
         way_known_ = way_known_ && !leads_somewhere(*waiting_);
+        if (const auto beam = beam_word(waiting_->text)) {
+            wants_beam_ = *beam;
+            lines_since_beam_ = 0;
+        }
         if (waiting_->operation >= 0) begun_ = {waiting_->operation, waiting_->part};
         in_flight_.push_back(std::move(*waiting_));
         waiting_.reset();
@@ -48,11 +61,15 @@ std::optional<ProgramLine> Streamer::answered() {
     in_flight_.pop_front();
     open_bytes_ -= static_cast<int>(line.text.size()) + 1;
     ++acknowledged_;
+    ++lines_since_beam_;
+    // What does not move the head takes no room in the planner.
+    const bool moves = line.to ? way_.empty() || !(way_.back() == *line.to)
+                               : line.text.find_first_of("XYZ") != std::string::npos;
     if (line.to) way_.push_back(*line.to);
     // Twice what the planner holds: builds differ, and a place behind is no sign of trouble.
     while (way_.size() > 2 * planner_blocks_ + 8)
         way_.pop_front();
-    if (line.operation >= 0) in_planner_.push_back({line.operation, line.part});
+    if (line.operation >= 0 && moves) in_planner_.push_back({line.operation, line.part});
     if (in_planner_.size() > planner_blocks_) {
         done_ = in_planner_.front();
         in_planner_.pop_front();

@@ -64,7 +64,7 @@ TEST_CASE("an answer too many is no harm") {
 }
 
 TEST_CASE("what is surely done lies behind what the planner may hold") {
-    Streamer streamer = streamer_of({"A", "B", "C", "D"}, 128, 2);
+    Streamer streamer = streamer_of({"X1", "X2", "X3", "X4"}, 128, 2);
     std::string out;
     streamer.feed(out);
     streamer.answered();
@@ -74,4 +74,42 @@ TEST_CASE("what is surely done lies behind what the planner may hold") {
     CHECK(streamer.done().operation == 0);
     streamer.answered();
     CHECK(streamer.done().operation == 1);
+    CHECK(streamer.begun().operation == 3);
+}
+
+TEST_CASE("what does not move the head takes no room in the planner") {
+    Streamer streamer = streamer_of({"X1", "M4", "G4P1", "X2", "X3", "X4"}, 128, 2);
+    std::string out;
+    streamer.feed(out);
+    for (int i = 0; i < 5; ++i)
+        streamer.answered();
+    CHECK(streamer.done().operation == 0);
+    streamer.answered();
+    CHECK(streamer.done().operation == 3);
+}
+
+TEST_CASE("a step waits until it is let in") {
+    struct Steps : LineSource {
+        int given = 0;
+        bool next(ProgramLine& line) override {
+            if (given == 4) return false;
+            line = {.text = "X" + std::to_string(given), .operation = given, .step = given < 2 ? 7 : 9};
+            ++given;
+            return true;
+        }
+    };
+    Streamer streamer(std::make_unique<Steps>(), 128, 2);
+    std::string out;
+    streamer.feed(out);
+    CHECK(out.empty());
+    REQUIRE(streamer.step_at_the_door() == 7);
+    streamer.let_in(7);
+    streamer.feed(out);
+    CHECK(out == "X0\nX1\n");
+    CHECK(streamer.step_at_the_door() == 9);
+    CHECK_FALSE(streamer.complete());
+    streamer.let_in(9);
+    streamer.feed(out);
+    CHECK(out == "X0\nX1\nX2\nX3\n");
+    CHECK_FALSE(streamer.step_at_the_door());
 }

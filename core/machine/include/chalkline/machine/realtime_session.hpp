@@ -71,6 +71,7 @@ class RealtimeSession : public Session {
     void handle_text(const std::string& text);
     void handle_first_status();
     void compare_with_way();
+    void compare_beam(const reply::Status& status);
     void tick_greeting();
     void tick_lost_answer();
     void tick_stopping();
@@ -107,7 +108,9 @@ class RealtimeSession : public Session {
     bool heard_anything_ = false;
     bool slept_ = false;                      ///< its motors were let go when it was found
     double last_status_ = 0, last_line_ = 0;  ///< s; a report came, a line was sent or answered
+    int origin_tries_ = 0;
     int reports_off_way_ = 0;                 ///< one after the other
+    ProgramPlace done_lit_;                   ///< surely done when the beam was last seen as it should be
     LineReader lines_in_;
     std::map<int, double> settings_;
     std::map<std::string, geometry::Point> offsets_;  ///< "G54", "G92", machine coordinates, mm

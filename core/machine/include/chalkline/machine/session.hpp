@@ -37,6 +37,9 @@ inline constexpr std::string_view no_probe = "machine.no-probe";
 inline constexpr std::string_view alarm = "machine.alarm";
 inline constexpr std::string_view reset_by_itself = "machine.reset-by-itself";
 inline constexpr std::string_view off_way = "machine.off-way";
+inline constexpr std::string_view origin_not_taken = "machine.origin-not-taken";
+inline constexpr std::string_view stray_answer = "machine.stray-answer";
+inline constexpr std::string_view beam_taken = "machine.beam-taken";
 inline constexpr std::string_view garbled_answer = "machine.garbled-answer";
 inline constexpr std::string_view answer_lost = "machine.answer-lost";
 }  // namespace error

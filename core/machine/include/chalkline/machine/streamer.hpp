@@ -34,6 +34,8 @@ class Streamer {
     /// How far from the way of the lines that may be under way a place lies, mm. There is no checksum on the link: a
     /// digit that arrived as another shows only in where the head goes. 0 while nothing is known of the way.
     double off_way(geometry::Point place) const;
+    /// The beam was asked for, so long ago that the controller must have it on by now.
+    bool wants_beam() const { return wants_beam_ && lines_since_beam_ > planner_blocks_; }
     /// What the oldest unanswered line lets the controller wait for at rest, s.
     double open_dwell() const;
 
@@ -62,6 +64,8 @@ class Streamer {
     std::int32_t step_ = -1;
     std::deque<geometry::Point> way_;  ///< where the newest answered lines led, after the place before them
     bool way_known_ = true;
+    bool wants_beam_ = false;           ///< as the last line with a word for it says
+    std::size_t lines_since_beam_ = 0;  ///< answered since then
     int room_;
     std::size_t planner_blocks_;
     int open_bytes_ = 0;
