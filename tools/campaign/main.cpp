@@ -68,8 +68,10 @@ int main(int argc, char** argv) {
             ++tally->trials;
             tally->broke_off += burned.breaks > 0 ? 1 : 0;
             tally->bad += verdict.good ? 0 : 1;
-            if (!trouble.bends_a_line()) tally->most_twice_mm = std::max(tally->most_twice_mm, verdict.twice_mm);
-            else tally->most_bent_mm2 = std::max({tally->most_bent_mm2, verdict.gap_mm2, verdict.excess_mm2});
+            if (!trouble.bends_a_line())
+                tally->most_twice_mm = std::max(tally->most_twice_mm, verdict.twice_mm);
+            else
+                tally->most_bent_mm2 = std::max({tally->most_bent_mm2, verdict.gap_mm2, verdict.excess_mm2});
         }
         if (!verdict.good)
             std::cout << fmt::format("wrong: seed {}, {} at {:.2f} s of “{}”: {}\n", at, trouble.name(),

@@ -23,11 +23,11 @@ using machine::ControllerState;
 using machine::ProgramPlace;
 using simulator::Fault;
 
-constexpr double step = 0.002;        // s between looks at the link
+constexpr double step = 0.002;  // s between looks at the link
 constexpr double cells_per_mm = 5;
-constexpr double note_every = 0.25;   // s between notes in the journal
-constexpr double hand = 0.5;          // s a maker takes to press a button
-constexpr double patience = 600;      // s of trouble before it is given up
+constexpr double note_every = 0.25;  // s between notes in the journal
+constexpr double hand = 0.5;         // s a maker takes to press a button
+constexpr double patience = 600;     // s of trouble before it is given up
 
 /// Lays the lit way of the program between two places on a map; its length, mm.
 double lay(const machine::Program& program, ProgramPlace after, ProgramPlace up_to, simulator::DoseMap& map) {
@@ -180,8 +180,8 @@ class Workshop {
     /// What a maker does next: presses what is offered, after the time a hand takes.
     void decide() {
         const auto& now = session_->snapshot();
-        const bool waits = now.connected && (now.state == ControllerState::hold || now.state == ControllerState::door) &&
-                           now.sub == 0;
+        const bool waits =
+            now.connected && (now.state == ControllerState::hold || now.state == ControllerState::door) && now.sub == 0;
         const bool rests = now.connected && now.activity == Activity::none && !result_.finished && !burning_ &&
                            (now.state == ControllerState::idle || now.state == ControllerState::alarm);
         if (!waits && !rests) {
@@ -268,10 +268,10 @@ Trouble random_trouble(std::uint64_t seed, double begins, double seconds) {
     std::mt19937_64 random(seed);
     const auto below = [&](std::uint64_t n) { return random() % n; };
     const auto part = [&] { return static_cast<double>(below(1'000'000)) / 1e6; };
-    static constexpr std::array kinds{Fault::Kind::garble_line,   Fault::Kind::lose_line_byte, Fault::Kind::garble_answer,
-                                      Fault::Kind::lose_answer,   Fault::Kind::delay,          Fault::Kind::pull_cable,
-                                      Fault::Kind::foreign_line,  Fault::Kind::reset,          Fault::Kind::power_cut,
-                                      Fault::Kind::limit_switch,  Fault::Kind::open_door,      Fault::Kind::press_hold};
+    static constexpr std::array kinds{
+        Fault::Kind::garble_line, Fault::Kind::lose_line_byte, Fault::Kind::garble_answer, Fault::Kind::lose_answer,
+        Fault::Kind::delay,       Fault::Kind::pull_cable,     Fault::Kind::foreign_line,  Fault::Kind::reset,
+        Fault::Kind::power_cut,   Fault::Kind::limit_switch,   Fault::Kind::open_door,     Fault::Kind::press_hold};
     Trouble trouble;
     const std::uint64_t which = below(kinds.size() + 2);
     if (which < kinds.size())

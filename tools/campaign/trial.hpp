@@ -30,7 +30,7 @@ struct Trouble {
 /// The piece after a burn.
 struct Burned {
     bool finished = false;
-    double seconds = 0;     ///< virtual, from the first line to the last
+    double seconds = 0;  ///< virtual, from the first line to the last
     double beam_on_mm = 0;
     double at_rest_s = 0;   ///< longest time the beam stood lit on one place
     int breaks = 0;         ///< times it broke off and was gone on with

@@ -149,12 +149,15 @@ constexpr std::array sentences{
         S("A sign was read wrongly on the cable, or somebody else moved it. It was stopped and the beam is off; look "
           "at the cable, then go on.")},
     Sentence{"machine.origin-not-taken", S("The controller does not take the place it shall count from"),
-             S("Nothing was burned. Look at the cable; if it stays so, look at the wire log and the controller's settings.")},
-    Sentence{"machine.stray-answer", S("The controller answered a line that Chalkline did not send"),
-             S("Another program is using the port. It was stopped and the beam is off; end the other program, then go on.")},
-    Sentence{"machine.beam-taken", S("The controller has turned its beam off in the middle of the work"),
-             S("Another program may be using the port, or a line was read wrongly. It was stopped; end the other program, "
-               "then go on from where the beam was last seen on.")},
+             S("Nothing was burned. Look at the cable; if it stays so, look at the wire log and the controller's "
+               "settings.")},
+    Sentence{
+        "machine.stray-answer", S("The controller answered a line that Chalkline did not send"),
+        S("Another program is using the port. It was stopped and the beam is off; end the other program, then go on.")},
+    Sentence{
+        "machine.beam-taken", S("The controller has turned its beam off in the middle of the work"),
+        S("Another program may be using the port, or a line was read wrongly. It was stopped; end the other program, "
+          "then go on from where the beam was last seen on.")},
     Sentence{
         "machine.garbled-answer", S("The controller's answer “{text}” cannot be read"),
         S("It may have been a refusal, so the work was stopped and the beam is off. Look at the cable, then go on.")},

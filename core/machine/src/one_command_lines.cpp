@@ -40,7 +40,9 @@ bool OneCommandLines::next(ProgramLine& line) {
 void OneCommandLines::split(const ProgramLine& line) {
     std::string moved, power, dwell;
     bool dwells = false, switched = false;
-    const auto emit = [&](std::string text) { ready_.push_back({std::move(text), line.operation, line.part, {}, line.step}); };
+    const auto emit = [&](std::string text) {
+        ready_.push_back({std::move(text), line.operation, line.part, {}, line.step});
+    };
     for (const std::string& word : words_of(line.text)) {
         if (one_of(word, {"G20", "G21", "G90", "G91", "M7", "M8", "M9"})) {
             emit(word);

@@ -27,7 +27,8 @@ constexpr std::array<std::pair<RotaryAxis, const char*>, 3> rotary_axes{
 /// REQUIRES: the list has a word for every value.
 template <class Value, std::size_t count>
 const char* word_of(Value value, const std::array<std::pair<Value, const char*>, count>& words) {
-    const auto found = std::find_if(words.begin(), words.end(), [&](const auto& entry) { return entry.first == value; });
+    const auto found =
+        std::find_if(words.begin(), words.end(), [&](const auto& entry) { return entry.first == value; });
     return found->second;
 }
 

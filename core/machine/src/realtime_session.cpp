@@ -69,11 +69,15 @@ void RealtimeSession::tick(double now) {
     if (!now_.connected || greeting_ == Greeting::failed) return;
     tick_greeting();
     tick_stopping();
+    if (reset_expected_ && clock_ - reset_at_ > reset_patience) reset_expected_ = false;  // its greeting got lost
     tick_lost_answer();
     tick_watchdog();
     // A homing controller answers nothing; asking would only pile up.
     const bool ask = greeting_ == Greeting::done && now_.activity != Activity::homing;
-    if (ask && clock_ - last_status_request_ >= status_interval) send_realtime(status_request, nullptr);
+    // Nor are questions piled up on a link that stands: their answers would all be old ones.
+    const bool answered = last_status_ >= last_status_request_;
+    if (ask && clock_ - last_status_request_ >= (answered ? status_interval : unanswered_interval))
+        send_realtime(status_request, nullptr);
     send_next();
 }
 
@@ -234,8 +238,7 @@ Result<void> RealtimeSession::release_motors() {
 
 void RealtimeSession::wake() {
     if (!now_.connected || now_.state != ControllerState::sleep) return;
-    reset_expected_ = true;
-    send_realtime(soft_reset, "reset");
+    expect_reset();
 }
 
 Result<void> RealtimeSession::write_setting(int number, double value) {
@@ -429,7 +432,8 @@ void RealtimeSession::compare_with_way() {
 /// A second program on the port, or a digit garbled into M5, leaves a burn that is dark from there on: only what was
 /// done when the beam was last reported is sure then.
 void RealtimeSession::compare_beam(const reply::Status& status) {
-    if (!streamer_ || stopping_ != Stopping::no || now_.activity != Activity::burning || !status.has_accessories) return;
+    if (!streamer_ || stopping_ != Stopping::no || now_.activity != Activity::burning || !status.has_accessories)
+        return;
     const bool on = status.accessories.find_first_of("SC") != std::string::npos;
     if (on || !streamer_->wants_beam() || status.state != ControllerState::run) {
         done_lit_ = now_.done;
@@ -551,8 +555,7 @@ void RealtimeSession::handle_alarm(int number) {
     open_.clear();
     // Alarm 3 is our own reset while moving: the stop goes on. 1 and 2 accept nothing before a reset.
     if (number == 1 || number == 2) {
-        reset_expected_ = true;
-        send_realtime(soft_reset, "reset");
+        expect_reset();
     }
     if (stopping_ == Stopping::no)
         fail_activity({std::string(error::alarm), {{"number", std::to_string(number)}}, {}, 0});
@@ -781,9 +784,15 @@ void RealtimeSession::tick_stopping() {
 void RealtimeSession::reset_controller() {
     stopping_ = Stopping::resetting;
     stop_since_ = clock_;
-    reset_expected_ = true;
     streamer_.reset();
     open_.clear();
+    expect_reset();
+}
+
+/// Nothing is sent until the controller greets: what a reset finds in its buffer is lost.
+void RealtimeSession::expect_reset() {
+    reset_expected_ = true;
+    reset_at_ = clock_;
     send_realtime(soft_reset, "reset");
 }
 
@@ -810,7 +819,7 @@ void RealtimeSession::queue_command(std::string text) {
 
 /// Commands go one at a time, each waiting for its answer; program lines follow when no command is open.
 void RealtimeSession::send_next() {
-    if (!now_.connected || stopping_ != Stopping::no || !open_.empty()) return;
+    if (!now_.connected || stopping_ != Stopping::no || !open_.empty() || reset_expected_) return;
     if (!queued_.empty()) {
         open_.push_back(std::move(queued_.front()));
         queued_.pop_front();
@@ -821,7 +830,8 @@ void RealtimeSession::send_next() {
     }
     if (!streamer_) return;
     const std::size_t before = lines_out_.size();
-    do streamer_->feed(lines_out_);
+    do
+        streamer_->feed(lines_out_);
     while (let_next_step_in());
     now_.begun = streamer_->begun();
     if (lines_out_.size() > before) last_line_ = clock_;

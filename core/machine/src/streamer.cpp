@@ -40,9 +40,9 @@ void Streamer::feed(std::string& out) {
         open_bytes_ += size;
         ++sent_;
         way_known_ = way_known_ && !leads_somewhere(*waiting_);
-        if (const auto beam = beam_word(waiting_->text)) {
-            wants_beam_ = *beam;
-            lines_since_beam_ = 0;
+        if (const auto beam = beam_word(waiting_->text); beam && *beam != beam_asked_for_) {
+            beam_asked_for_ = *beam;
+            lines_since_beam_ = -static_cast<int>(in_flight_.size());
         }
         if (waiting_->operation >= 0) begun_ = {waiting_->operation, waiting_->part};
         in_flight_.push_back(std::move(*waiting_));
@@ -63,8 +63,8 @@ std::optional<ProgramLine> Streamer::answered() {
     ++acknowledged_;
     ++lines_since_beam_;
     // What does not move the head takes no room in the planner.
-    const bool moves = line.to ? way_.empty() || !(way_.back() == *line.to)
-                               : line.text.find_first_of("XYZ") != std::string::npos;
+    const bool moves =
+        line.to ? way_.empty() || !(way_.back() == *line.to) : line.text.find_first_of("XYZ") != std::string::npos;
     if (line.to) way_.push_back(*line.to);
     // Twice what the planner holds: builds differ, and a place behind is no sign of trouble.
     while (way_.size() > 2 * planner_blocks_ + 8)

@@ -62,13 +62,19 @@ std::map<int, double> factory_settings(const machine::MachineProfile& p) {
 }  // namespace
 
 std::string to_json(const Report& r) {
-    const nlohmann::ordered_json json{{"virtual_s", r.virtual_s},   {"moves", r.moves},
-                                      {"bytes", r.bytes},           {"lines", r.lines},
-                                      {"beam_on_mm", r.beam_on_mm}, {"beam_on_s", r.beam_on_s},
-                                      {"travel_mm", r.travel_mm},   {"top_mm_min", r.top_mm_min},
+    const nlohmann::ordered_json json{{"virtual_s", r.virtual_s},
+                                      {"moves", r.moves},
+                                      {"bytes", r.bytes},
+                                      {"lines", r.lines},
+                                      {"beam_on_mm", r.beam_on_mm},
+                                      {"beam_on_s", r.beam_on_s},
+                                      {"travel_mm", r.travel_mm},
+                                      {"top_mm_min", r.top_mm_min},
                                       {"beam_at_rest_s", r.beam_at_rest_s},
-                                      {"starved", r.starved},       {"worst_rx_fill", r.worst_rx_fill},
-                                      {"errors", r.errors},         {"alarms", r.alarms},
+                                      {"starved", r.starved},
+                                      {"worst_rx_fill", r.worst_rx_fill},
+                                      {"errors", r.errors},
+                                      {"alarms", r.alarms},
                                       {"violations", r.violations}};
     return json.dump(2, ' ', false, nlohmann::ordered_json::error_handler_t::replace) + "\n";
 }

@@ -76,7 +76,8 @@ void FaultyDevice::receive(std::string_view bytes) {
     std::string arriving;
     for (const char byte : bytes) {
         lines_ += byte == '\n' ? 1 : 0;
-        const bool wanted = on_the_way_in_ && (on_the_way_in_->kind == Kind::lose_line_byte ? byte > ' ' : is_digit(byte));
+        const bool wanted =
+            on_the_way_in_ && (on_the_way_in_->kind == Kind::lose_line_byte ? byte > ' ' : is_digit(byte));
         if (!wanted) {
             arriving += byte;
             continue;

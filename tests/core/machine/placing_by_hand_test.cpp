@@ -130,9 +130,9 @@ TEST_CASE("builds that put 0 where home is lead to the same bed") {
         (void)session.take_output();
         session.received(line, now += 0.05);
     };
-    for (const char* line : {"Grbl 1.1h ['$' for help]\r\n", "<Alarm|MPos:0.000,0.000,0.000|FS:0,0>\r\n",
-                             "Grbl 1.1h ['$' for help]\r\n", "ok\r\n",
-                             "$22=1\r\n$23=3\r\n$130=400\r\n$131=300\r\nok\r\n", "ok\r\n"})
+    for (const char* line :
+         {"Grbl 1.1h ['$' for help]\r\n", "<Alarm|MPos:0.000,0.000,0.000|FS:0,0>\r\n", "Grbl 1.1h ['$' for help]\r\n",
+          "ok\r\n", "$22=1\r\n$23=3\r\n$130=400\r\n$131=300\r\nok\r\n", "ok\r\n"})
         say(line);
     session.tick(now += 0.1);
     REQUIRE(session.home());
@@ -205,8 +205,7 @@ TEST_CASE("all that a profile holds comes back from its file") {
     later.beam_hours += 1;
     later.places.clear();
     CHECK(plans_alike(profile, later));
-    for (const char* wrong :
-         {R"("air_m":9)", R"("places":[["a",1]])", R"("checklist":[1])", R"("rest_mm":[1])", R"("probe":1)",
-          R"("rotary":"cup")"})
+    for (const char* wrong : {R"("air_m":9)", R"("places":[["a",1]])", R"("checklist":[1])", R"("rest_mm":[1])",
+                              R"("probe":1)", R"("rotary":"cup")"})
         CHECK_FALSE(parse_profile(std::string(R"({"format":"chalkline-machine",)") + wrong + "}", "x"));
 }

@@ -73,7 +73,7 @@ class Encoder : public LineSource {
     std::size_t next_operation_ = 0;
     std::int64_t current_ = -1;
     std::int32_t step_ = -1;  ///< of the operation being given out
-    std::int32_t part_ = 0;  ///< of the trace being given out
+    std::int32_t part_ = 0;   ///< of the trace being given out
     std::deque<ProgramLine> ready_;
     std::vector<Stop> stops_;  ///< of the sweep being given out
     Row row_, other_row_;      ///< its lines, and those of the other way of writing it

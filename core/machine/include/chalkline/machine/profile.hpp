@@ -60,7 +60,7 @@ struct MachineProfile {
     int baud = 115200;
     int receive_buffer = 128;  ///< bytes
     int planner_blocks = 16;
-    bool z_axis = false;        ///< it moves its focus
+    bool z_axis = false;  ///< it moves its focus
     RotaryAxis rotary = RotaryAxis::none;
     double frame_speed = 3000;  ///< mm/min
     double jog_speed = 3000;    ///< mm/min

@@ -51,10 +51,11 @@ class RealtimeSession : public Session {
     const MachineProfile& profile() const override { return profile_; }
     std::optional<double> setting(int number) const override;
 
-    static constexpr double status_interval = 0.15;  ///< s between status requests: about 7 Hz
-    static constexpr double hold_wait = 3;           ///< s a stop waits for the head to come to rest
-    static constexpr double off_way_limit = 0.3;     ///< mm the head may be from where the program leads it
-    static constexpr double answer_patience = 1.5;   ///< s an idle controller may owe an answer
+    static constexpr double status_interval = 0.15;   ///< s between status requests: about 7 Hz
+    static constexpr double unanswered_interval = 1;  ///< s until a question is asked again
+    static constexpr double hold_wait = 3;            ///< s a stop waits for the head to come to rest
+    static constexpr double off_way_limit = 0.3;      ///< mm the head may be from where the program leads it
+    static constexpr double answer_patience = 1.5;    ///< s an idle controller may owe an answer
 
  private:
     /// Where opening the conversation stands.
@@ -90,6 +91,7 @@ class RealtimeSession : public Session {
     void find_origin_after_homing(geometry::Point machine);
     void begin_stop(std::optional<Error> because);
     void reset_controller();
+    void expect_reset();
     void end_stop(bool answered);
     void fail_activity(Error error);
     void queue_command(std::string text);
@@ -109,8 +111,8 @@ class RealtimeSession : public Session {
     bool slept_ = false;                      ///< its motors were let go when it was found
     double last_status_ = 0, last_line_ = 0;  ///< s; a report came, a line was sent or answered
     int origin_tries_ = 0;
-    int reports_off_way_ = 0;                 ///< one after the other
-    ProgramPlace done_lit_;                   ///< surely done when the beam was last seen as it should be
+    int reports_off_way_ = 0;  ///< one after the other
+    ProgramPlace done_lit_;    ///< surely done when the beam was last seen as it should be
     LineReader lines_in_;
     std::map<int, double> settings_;
     std::map<std::string, geometry::Point> offsets_;  ///< "G54", "G92", machine coordinates, mm
@@ -131,6 +133,7 @@ class RealtimeSession : public Session {
     bool came_to_rest_ = false;    ///< the hold was completed before the reset
     bool cancel_wanted_ = false;   ///< a jog was cancelled before the controller said that it took it
     bool reset_expected_ = false;  ///< the next greeting answers our own reset
+    double reset_at_ = 0;  ///< s; when it was asked for
 };
 
 }  // namespace chalkline::machine

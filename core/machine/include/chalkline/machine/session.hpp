@@ -78,11 +78,11 @@ struct Snapshot {
     double feed = 0, power = 0;              ///< mm/min, S units
     int speed_trim = 100, power_trim = 100;  ///< % of what the program says
     std::string pins, accessories;
-    std::int64_t lines_done = 0;  ///< answered lines of the running program
-    ProgramPlace done;            ///< surely carried out
-    ProgramPlace begun;           ///< nothing behind it can have begun
-    std::int32_t step = -1;       ///< whose lines are sent; −1: nobody's
-    Trims trims;                  ///< what was trimmed in this program, or the last one
+    std::int64_t lines_done = 0;     ///< answered lines of the running program
+    ProgramPlace done;               ///< surely carried out
+    ProgramPlace begun;              ///< nothing behind it can have begun
+    std::int32_t step = -1;          ///< whose lines are sent; −1: nobody's
+    Trims trims;                     ///< what was trimmed in this program, or the last one
     std::optional<bool> laser_mode;  ///< as the controller's settings say; none: not known yet
     double silent_for = 0;           ///< seconds without a byte while something runs; 0 when all is well
     std::string version;

@@ -34,8 +34,8 @@ class Streamer {
     /// How far from the way of the lines that may be under way a place lies, mm. There is no checksum on the link: a
     /// digit that arrived as another shows only in where the head goes. 0 while nothing is known of the way.
     double off_way(geometry::Point place) const;
-    /// The beam was asked for, so long ago that the controller must have it on by now.
-    bool wants_beam() const { return wants_beam_ && lines_since_beam_ > planner_blocks_; }
+    /// The beam was asked for, and the controller has answered that and more: it must have it on.
+    bool wants_beam() const { return beam_asked_for_ && lines_since_beam_ > 1; }
     /// What the oldest unanswered line lets the controller wait for at rest, s.
     double open_dwell() const;
 
@@ -58,14 +58,14 @@ class Streamer {
  private:
     std::unique_ptr<LineSource> lines_;
     std::deque<ProgramLine> in_flight_;
-    std::optional<ProgramLine> waiting_;  ///< next line, not sent for lack of room
+    std::optional<ProgramLine> waiting_;   ///< next line, not sent for lack of room
     std::deque<ProgramPlace> in_planner_;  ///< what the newest answered lines carry out
     ProgramPlace done_, begun_;
     std::int32_t step_ = -1;
     std::deque<geometry::Point> way_;  ///< where the newest answered lines led, after the place before them
     bool way_known_ = true;
-    bool wants_beam_ = false;           ///< as the last line with a word for it says
-    std::size_t lines_since_beam_ = 0;  ///< answered since then
+    bool beam_asked_for_ = false;  ///< by the last line sent that has a word for it
+    int lines_since_beam_ = 0;     ///< answered from that line on
     int room_;
     std::size_t planner_blocks_;
     int open_bytes_ = 0;

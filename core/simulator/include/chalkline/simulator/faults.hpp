@@ -13,19 +13,19 @@ namespace chalkline::simulator {
 /// One thing that goes wrong.
 struct Fault {
     enum class Kind {
-        garble_line,       ///< a digit on its way to the controller arrives as another one
-        lose_line_byte,    ///< a byte on its way to the controller is lost
-        garble_answer,     ///< the next answer arrives with a wrong sign in it
-        lose_answer,       ///< the next `ok` never arrives
-        delay,             ///< for `seconds` nothing passes either way, then all of it does
-        pull_cable,        ///< for `seconds`, 0: for good
-        foreign_line,      ///< a second program on the port sends `text`
-        reset,             ///< the controller restarts by itself
-        power_cut,         ///< for `seconds`
-        limit_switch,      ///< the head runs into a switch
-        open_door,         ///< for `seconds`
-        press_hold,        ///< the hold switch is down for `seconds`
-        change_setting,    ///< `text`, as "32=0", is written behind our back
+        garble_line,     ///< a digit on its way to the controller arrives as another one
+        lose_line_byte,  ///< a byte on its way to the controller is lost
+        garble_answer,   ///< the next answer arrives with a wrong sign in it
+        lose_answer,     ///< the next `ok` never arrives
+        delay,           ///< for `seconds` nothing passes either way, then all of it does
+        pull_cable,      ///< for `seconds`, 0: for good
+        foreign_line,    ///< a second program on the port sends `text`
+        reset,           ///< the controller restarts by itself
+        power_cut,       ///< for `seconds`
+        limit_switch,    ///< the head runs into a switch
+        open_door,       ///< for `seconds`
+        press_hold,      ///< the hold switch is down for `seconds`
+        change_setting,  ///< `text`, as "32=0", is written behind our back
     };
     Kind kind = Kind::pull_cable;
     double at = 0;  ///< virtual s, or, for `at_line`, lines the controller has got
@@ -71,7 +71,7 @@ class FaultyDevice : public Device {
     std::vector<Fault> faults_;
     std::vector<char> done_ = std::vector<char>(faults_.size(), 0);
     std::size_t happened_ = 0;
-    std::int64_t lines_ = 0;  ///< sent to the controller
+    std::int64_t lines_ = 0;                                            ///< sent to the controller
     const Fault *on_the_way_in_ = nullptr, *on_the_way_out_ = nullptr;  ///< waiting for their byte or line
     double unplugged_until_ = 0, delayed_until_ = 0, dark_until_ = 0, door_until_ = 0, hold_until_ = 0;  ///< virtual s
     std::string held_in_, held_out_;  ///< what a delay keeps back
