@@ -422,6 +422,8 @@ void BedView::draw_art(QPainter& painter) {
     painter.drawImage(0, 0,
                       burned_.up_to(desk_.operations_done(), plan, camera_, size(), devicePixelRatioF(), tones,
                                     machine_.profile().spot));
+    if (const auto& broken = desk_.broken_off(); broken && !desk_.burning())
+        BurnLayer::draw_between(painter, *plan, camera_, broken->done, broken->begun, roles_.attention);
 }
 
 void BedView::draw_places(QPainter& painter) const {

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "bed/burn_layer.hpp"
 
-#include <QPainter>
+#include <chalkline/machine/walk.hpp>
 
 namespace chalkline::app {
 
@@ -30,6 +30,16 @@ const QImage& BurnLayer::up_to(std::size_t done, const std::shared_ptr<const pla
     for (; drawn_ < std::min(done, operations.size()); ++drawn_)
         draw(operations[drawn_], painter, tones, spot);
     return picture_;
+}
+
+void BurnLayer::draw_between(QPainter& painter, const planning::Plan& plan, const Camera& camera,
+                             machine::ProgramPlace after, machine::ProgramPlace up_to, const QColor& colour) {
+    constexpr double width = 2.5;  // px: seen also where it is short
+    painter.setPen(QPen(colour, width, Qt::SolidLine, Qt::FlatCap));
+    machine::walk(plan.program, [&](const machine::Stretch& stretch) {
+        if (stretch.power > 0 && stretch.place > after && stretch.place <= up_to)
+            painter.drawLine(camera.to_screen(stretch.from), camera.to_screen(stretch.to));
+    });
 }
 
 void BurnLayer::draw(const machine::Operation& operation, QPainter& painter, const std::map<int, QColor>& tones,

@@ -6,6 +6,7 @@
 #include <chalkline/planning/plan.hpp>
 
 #include <QImage>
+#include <QPainter>
 #include <map>
 #include <memory>
 
@@ -18,10 +19,12 @@ class BurnLayer {
     const QImage& up_to(std::size_t done, const std::shared_ptr<const planning::Plan>& plan, const Camera& camera,
                         QSize size, double pixel_ratio, const std::map<int, QColor>& tones, double spot);
     void clear();
+    /// What lies behind one place of the program up to another, in one colour: it may have burned.
+    static void draw_between(QPainter& painter, const planning::Plan& plan, const Camera& camera,
+                             machine::ProgramPlace after, machine::ProgramPlace up_to, const QColor& colour);
 
  private:
-    void draw(const machine::Operation& operation, class QPainter& painter, const std::map<int, QColor>& tones,
-              double spot);
+    void draw(const machine::Operation& operation, QPainter& painter, const std::map<int, QColor>& tones, double spot);
 
     std::shared_ptr<const planning::Plan> plan_;
     Camera camera_;

@@ -86,12 +86,16 @@ bool JobFiles::offer_left_behind(const QString& folder) {
 
 /// The copy stays until the recovered job is kept again or saved.
 void JobFiles::recover(const LeftBehind& copy) {
-    reader_.start([file = copy.file.toStdString(), surroundings = surroundings_](
+    open_kept(copy.file, copy.path, [this, copy] { Q_EMIT recovered(copy); });
+}
+
+void JobFiles::open_kept(const QString& copy, const QString& path, std::function<void()> then) {
+    reader_.start([file = copy.toStdString(), surroundings = surroundings_](
                       const Watch& watch) { return job::load(file, surroundings->of_nothing(), watch); },
-                  [this, copy](Result<job::Opened> read) {
+                  [this, path, then = std::move(then)](Result<job::Opened> read) {
                       if (!read) return Q_EMIT message(wording::describe(read.error()));
-                      document_.replace_unsaved(std::move(read->job), copy.path);
-                      Q_EMIT recovered(copy);
+                      document_.replace_unsaved(std::move(read->job), path);
+                      then();
                       Q_EMIT opened();
                       say_lost(read->lost);
                   });

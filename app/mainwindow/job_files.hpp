@@ -36,6 +36,8 @@ class JobFiles : public QObject {
     void guard(std::function<void()> action);
     /// Offers the newest job a crashed Chalkline left behind in the folder; true when there is one.
     bool offer_left_behind(const QString& folder);
+    /// Opens a kept copy of a job as unsaved changes of the file at `path`; `then` runs when it stands.
+    void open_kept(const QString& copy, const QString& path, std::function<void()> then);
     bool busy() const { return reader_.running(); }
 
  Q_SIGNALS:

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mainwindow/main_window.hpp"
 
+#include "history/history_sheets.hpp"
 #include "machine/connection_sheet.hpp"
 #include "machine/state_sheet.hpp"
 #include "mainwindow/ready_sheet.hpp"
@@ -48,6 +49,8 @@ WindowOptions with_folders(WindowOptions options) {
     if (options.machines.isEmpty())
         options.machines =
             QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation) + "/Chalkline/machines";
+    if (options.history.isEmpty())
+        options.history = QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation) + "/Chalkline/burns";
     return options;
 }
 
@@ -60,6 +63,7 @@ MainWindow::MainWindow(const WindowOptions& options)
       machine_(options.profile),
       keeper_(machine_, options_.machines),
       desk_(document_, plans_, machine_),
+      burns_(document_, machine_, desk_, options_.history),
       placing_(document_, machine_.profile()),
       art_(document_, options.profile, options.surroundings),
       autosave_(document_, options_.recovery_folder),
@@ -130,6 +134,10 @@ MainWindow::MainWindow(const WindowOptions& options)
     connect(&recipes_, &RecipeDesk::changed, this, &MainWindow::take_recipes);
     connect(&desk_, &BurnDesk::burned, this,
             [this](const job::Ids& steps) { recipes_.count_burn(document_.job(), steps); });
+    connect(&burns_, &BurnHistory::failed, this,
+            [this](const Error& error) { show_message(wording::describe(error)); });
+    connect(&desk_, &BurnDesk::began, this, [this] { desktop_.stay_awake(tr("A laser is burning")); });
+    connect(&desk_, &BurnDesk::ended, this, &MainWindow::tell_of_burn);
     files_->set_beginning([this] {
         const auto first = recipes_.first_routine();
         return first ? job::apply({}, *first).job : job::Job{};
@@ -148,6 +156,8 @@ MainWindow::~MainWindow() {
     machine_.disconnect();
     keeper_.disconnect();
     desk_.disconnect();
+    burns_.disconnect();
+    waiting_.disconnect();
     placing_.disconnect();
     art_.disconnect();
     inbox_.disconnect();
@@ -167,9 +177,20 @@ void MainWindow::build() {
     trays_ = new QStackedWidget(this);
     trays_->setFixedWidth(tray_width);
 
-    const TrayContext context{
-        document_, plans_, machine_, keeper_, desk_, *bed_, placing_, art_, inbox_, recipes_, *options_.surroundings,
-        roles_};
+    const TrayContext context{document_,
+                              plans_,
+                              machine_,
+                              keeper_,
+                              desk_,
+                              burns_,
+                              waiting_,
+                              *bed_,
+                              placing_,
+                              art_,
+                              inbox_,
+                              recipes_,
+                              *options_.surroundings,
+                              roles_};
     auto* art = new ArtTray(context);
     steps_tray_ = new StepsTray(context);
     auto* burn = new BurnTray(context);
@@ -216,6 +237,11 @@ void MainWindow::build() {
     connect(burn, &BurnTray::save_wanted, this,
             [this] { files_->save_program(plans_.planned().plan, machine_.profile()); });
     connect(burn, &BurnTray::burn_wanted, this, &MainWindow::ask_to_burn);
+    connect(burn, &BurnTray::open_wanted, this, [this](const QString& path) { files_->open({path}); });
+    connect(burn, &BurnTray::history_wanted, this, [this] {
+        open_history_sheet(
+            burns_, [this](const BurnRecord& record) { open_burned(record); }, bed_);
+    });
     connect(rail_, &MachineRail::connection_wanted, this, &MainWindow::open_connection);
     connect(rail_, &MachineRail::explanation_wanted, this, [this] {
         open_state_sheet(
@@ -315,6 +341,36 @@ void MainWindow::take_data(const QMimeData* dropped) {
 
 void MainWindow::ask_to_burn() {
     open_ready_sheet(document_.job(), plans_, desk_, machine_.profile(), bed_);
+}
+
+/// A job as it was burned once, to be burned again.
+void MainWindow::open_burned(const BurnRecord& record) {
+    files_->guard([this, record] { files_->open_kept(record.job_file(), record.path, [] {}); });
+}
+
+bool MainWindow::offer_left_behind() {
+    const auto broken = burns_.broken_off();
+    if (!broken) return files_->offer_left_behind(options_.recovery_folder);
+    open_broken_burn_sheet(
+        burns_, *broken,
+        [this, burn = *broken] {
+            files_->open_kept(burn.job_file(), burn.path, [this, burn] {
+                burns_.take_up(burn);
+                QMetaObject::invokeMethod(
+                    this, [this] { choose(Mark::burn); }, Qt::QueuedConnection);
+            });
+        },
+        views_->currentWidget());
+    return true;
+}
+
+/// Whoever is out of the room hears of it, and the computer may sleep again.
+void MainWindow::tell_of_burn(machine::BurnEnd how) {
+    desktop_.may_sleep();
+    const bool well = how == machine::BurnEnd::finished;
+    if (how == machine::BurnEnd::stopped) return;  // whoever stopped it knows
+    desktop_.tell(well ? tr("Burned") : tr("The burn broke off"),
+                  well || !desk_.trouble() ? document_.title() : desk_.trouble()->whole(), !well);
 }
 
 void MainWindow::open_connection() {

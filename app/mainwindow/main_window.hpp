@@ -3,9 +3,12 @@
 #include "art/art_desk.hpp"
 #include "art/inbox.hpp"
 #include "bed/bed_view.hpp"
+#include "desktop/desktop.hpp"
 #include "document/autosave.hpp"
 #include "document/job_document.hpp"
 #include "document/plan_keeper.hpp"
+#include "history/burn_history.hpp"
+#include "history/waiting_jobs.hpp"
 #include "line/chalk_line.hpp"
 #include "mainwindow/job_files.hpp"
 #include "mainwindow/top_bar.hpp"
@@ -33,6 +36,7 @@ struct WindowOptions {
     QString recipes;                ///< file of the recipes; empty: in the user's data folder
     QString recovery_folder;        ///< where unsaved changes are kept; empty: in the user's data folder
     QString machines;               ///< folder of the machine profiles; empty: in the user's data folder
+    QString history;                ///< folder of the burns; empty: in the user's data folder
     QString simulator_speed = "1";  ///< virtual seconds a second of the simulated machine, or "max"
 };
 
@@ -48,6 +52,7 @@ class MainWindow : public QWidget {
     MachineLink& machine() { return machine_; }
     MachineKeeper& keeper() { return keeper_; }
     BurnDesk& desk() { return desk_; }
+    BurnHistory& burns() { return burns_; }
     PlanKeeper& plans() { return plans_; }
     BedView& bed() { return *bed_; }
     ChalkLine& line() { return *line_; }
@@ -56,8 +61,8 @@ class MainWindow : public QWidget {
     ArtDesk& art() { return art_; }
     Inbox& inbox() { return inbox_; }
     Autosave& autosave() { return autosave_; }
-    /// Offers what a crashed Chalkline left behind.
-    bool offer_left_behind() { return files_->offer_left_behind(options_.recovery_folder); }
+    /// Offers what a crashed Chalkline left behind: a burn that broke off, or else changes that were not saved.
+    bool offer_left_behind();
     StepsTray& steps_tray() { return *steps_tray_; }
     void choose(Mark mark);
     void choose_view(View view);
@@ -82,6 +87,8 @@ class MainWindow : public QWidget {
     void ask_to_burn();
     void open_connection();
     void take_recipes();
+    void open_burned(const BurnRecord& record);
+    void tell_of_burn(machine::BurnEnd how);
     bool escape_pressed();
 
     WindowOptions options_;
@@ -91,6 +98,9 @@ class MainWindow : public QWidget {
     MachineLink machine_;
     MachineKeeper keeper_;
     BurnDesk desk_;
+    BurnHistory burns_;
+    WaitingJobs waiting_;
+    Desktop desktop_;
     PlacingDesk placing_;
     ArtDesk art_;
     Autosave autosave_;

@@ -5,6 +5,8 @@
 
 #include <chalkline/wording/wording.hpp>
 
+#include <QHBoxLayout>
+
 namespace chalkline::app {
 namespace {
 
@@ -26,6 +28,20 @@ QString frame_words(const BurnDesk& desk) {
     if (desk.stayed() == true) return Sheet::tr("framed at %1, it stayed on the piece").arg(at);
     if (desk.stayed() == false) return Sheet::tr("framed, and it left the piece");
     return Sheet::tr("framed at %1; nobody said that it stayed on the piece").arg(at);
+}
+
+/// How the steps were trimmed when they burned last: they burn so again.
+QString trim_words(const job::Job& job, const BurnDesk& desk) {
+    QStringList words;
+    for (std::size_t i = 0; i < job.steps.size(); ++i) {
+        const auto found = desk.trims().find(job.steps[i].id);
+        if (found == desk.trims().end() || found->second == machine::Trim{}) continue;
+        words << Sheet::tr("step %1 as last time: %2 % power, %3 % speed")
+                     .arg(i + 1)
+                     .arg(found->second.power)
+                     .arg(found->second.speed);
+    }
+    return words.join("; ");
 }
 
 QString check_words(const BurnDesk& desk) {
@@ -63,6 +79,7 @@ void open_ready_sheet(const job::Job& job, const PlanKeeper& plans, BurnDesk& de
     sheet->add_row(Sheet::tr("How long"), Sheet::tr("about %1").arg(wording::duration(planned.plan->total)));
     sheet->add_row(Sheet::tr("Focus"), focus_words(job, desk, machine));
     sheet->add_row(Sheet::tr("Frame"), frame_words(desk));
+    if (const QString trims = trim_words(job, desk); !trims.isEmpty()) sheet->add_row(Sheet::tr("Trimmed"), trims);
     sheet->add_row(Sheet::tr("Checks"), check_words(desk));
     sheet->add_text(checklist_words(machine), Tone::attention);
     sheet->add_button(Sheet::tr("Not yet"), ButtonLook::plain, {});
@@ -81,13 +98,25 @@ void open_go_on_sheet(BurnDesk& desk, const machine::MachineProfile& machine, QW
     sheet->add_row(Sheet::tr("Left"),
                    Sheet::tr("about %1").arg(wording::duration(Duration::seconds(desk.seconds_left()))));
     sheet->add_row(Sheet::tr("Again"),
-                   Sheet::tr("the head goes there dark; what it may have burned already, up to %1 moves, is burned "
-                             "once more")
-                       .arg(machine.planner_blocks));
+                   Sheet::tr("the head goes there dark; what may have burned already, up to %1 % of "
+                             "the time, is burned once more")
+                       .arg(desk.share_begun() * 100, 0, 'f', 1));
+    auto* more = new QWidget(sheet);
+    auto* row = new QHBoxLayout(more);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->addWidget(make_label(Sheet::tr("Begin earlier by"), Tone::plain, more));
+    auto* overlap = make_length_field(Sheet::tr("Begin earlier by"), more);
+    overlap->setToolTip(Sheet::tr("So much of what is sure is burned once more, so that the ends surely meet"));
+    overlap->setFixedWidth(96);
+    overlap->show_value(0);
+    row->addWidget(overlap);
+    row->addStretch(1);
+    sheet->add_widget(more);
     sheet->add_row(Sheet::tr("Piece"), Sheet::tr("it must lie where it lay, untouched"));
     sheet->add_text(checklist_words(machine), Tone::attention);
     sheet->add_button(Sheet::tr("Not yet"), ButtonLook::plain, {});
-    sheet->add_button(Sheet::tr("Go on"), ButtonLook::accent, [&desk] { desk.go_on(); });
+    sheet->add_button(Sheet::tr("Go on"), ButtonLook::accent,
+                      [&desk, overlap] { desk.go_on(std::max(0.0, overlap->value())); });
     sheet->open();
 }
 

@@ -22,6 +22,7 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
         if (change == JobChange::file) return;
         if (touches(change, JobChange::art | JobChange::place | JobChange::stock)) forget_frame();
         if (change == JobChange::everything) framed_before_ = false;
+        if (change == JobChange::everything) trims_.clear();
         forget_last_burn();
     });
     connect(&plans_, &PlanKeeper::only_changed, this, [this] {
@@ -36,13 +37,14 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     connect(&machine_, &MachineLink::finished, this, &BurnDesk::finish);
     connect(&machine_, &MachineLink::start_pressed, this, &BurnDesk::start_pressed);
     connect(&machine_, &MachineLink::failed, this, [this](machine::Activity activity, const Error& error) {
-        break_off(activity);
+        const bool broke_off = break_off(activity);
         if (!machine_.connected()) framed_at_.reset();
         say(wording::describe(error));
+        if (broke_off) Q_EMIT ended(machine::BurnEnd::failed);
     });
     connect(&machine_, &MachineLink::stopped, this,
             [this](machine::Activity activity, bool position_sure, bool beam_off) {
-                break_off(activity);
+                const bool broke_off = break_off(activity);
                 wording::Message message{
                     beam_off ? tr("Stopped, beam off") : tr("Stopped, but the beam's state is not confirmed"), {}, {}};
                 message.help = position_sure ? tr("The head stands still and knows where it is.")
@@ -54,6 +56,7 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
                 trouble_ = message;
                 ride_when_planned_ = false;
                 if (!position_sure) framed_at_.reset();
+                if (broke_off) Q_EMIT ended(machine::BurnEnd::stopped);
                 Q_EMIT changed();
             });
 }
@@ -192,23 +195,55 @@ void BurnDesk::burn() {
     }
     trouble_.reset();
     burned_at_.reset();
-    broken_off_.reset();
-    rest_.reset();
     burning_ = plans_.planned().plan;
     lines_ = plans_.planned().lines;
     done_ = 0;
-    machine_.burn(std::shared_ptr<const machine::Program>(burning_, &burning_->program));
+    send({});
+}
+
+/// The whole plan, or what is left of it.
+void BurnDesk::send(std::shared_ptr<const machine::Rest> rest) {
+    broken_off_.reset();
+    rest_ = std::move(rest);
+    pace_ = {};
+    share_at_begin_ = share_done();
+    ran_ = false;
+    Q_EMIT began(rest_);
+    if (rest_)
+        machine_.burn({rest_, &rest_->program}, trims_);
+    else
+        machine_.burn({burning_, &burning_->program}, trims_);
     Q_EMIT changed();
 }
 
-/// How far the burn under way came, counted in the whole plan.
-machine::ProgramPlace BurnDesk::done_so_far() const {
-    const machine::ProgramPlace now = machine_.snapshot().done;
-    return rest_ ? rest_->in_whole(now) : now;
+/// A place of what was sent, counted in the whole plan.
+machine::ProgramPlace BurnDesk::in_whole(machine::ProgramPlace place) const {
+    return rest_ ? rest_->in_whole(place) : place;
 }
 
-void BurnDesk::break_off(machine::Activity activity) {
-    if (activity == machine::Activity::burning && burning_) broken_off_ = done_so_far();
+bool BurnDesk::break_off(machine::Activity activity) {
+    if (activity != machine::Activity::burning || !burning_) return false;
+    const auto& now = machine_.snapshot();
+    const auto done = in_whole(now.done);
+    broken_off_ = BrokenOff{done, std::max(done, in_whole(now.begun))};
+    return true;
+}
+
+void BurnDesk::take_up(std::shared_ptr<const planning::Plan> plan, const machine::JournalNote& note) {
+    const auto last = static_cast<std::int64_t>(plan->program.operations.size()) - 1;
+    burning_ = std::move(plan);
+    rest_.reset();
+    broken_off_ = BrokenOff{note.done, std::max(note.done, note.begun)};
+    broken_off_->done.operation = std::min(broken_off_->done.operation, last);
+    broken_off_->begun.operation = std::min(broken_off_->begun.operation, last);
+    trims_ = note.trims;
+    done_ = static_cast<std::size_t>(broken_off_->done.operation + 1);
+    Q_EMIT changed();
+}
+
+void BurnDesk::forget_trim(job::Id step) {
+    trims_.erase(step);
+    Q_EMIT changed();
 }
 
 std::optional<wording::Message> BurnDesk::obstacle_to_go_on() const {
@@ -218,14 +253,15 @@ std::optional<wording::Message> BurnDesk::obstacle_to_go_on() const {
     return obstacle_of_machine();
 }
 
-void BurnDesk::go_on() {
+void BurnDesk::go_on(double overlap) {
     if (const auto why = obstacle_to_go_on()) return say(*why);
     struct Cut {
         std::shared_ptr<const machine::Rest> rest;
         std::vector<planning::ProgramFault> faults;
     };
     cutting_.start(
-        [plan = burning_, done = *broken_off_, job = document_.job(), profile = machine_.profile()](const Watch&) {
+        [plan = burning_, done = machine::backed_up(burning_->program, broken_off_->done, overlap),
+         job = document_.job(), profile = machine_.profile()](const Watch&) {
             Cut cut{std::make_shared<const machine::Rest>(machine::rest_of(plan->program, done)), {}};
             machine::Encoder lines(cut.rest->program, profile);
             cut.faults = planning::check_program(lines, planning::limits_of(job, profile, cut.rest->program));
@@ -235,26 +271,49 @@ void BurnDesk::go_on() {
             if (!broken_off_) return;  // the job was changed meanwhile
             if (!cut.faults.empty()) return say(wording::describe(cut.faults.front()));
             trouble_.reset();
-            broken_off_.reset();
-            rest_ = std::move(cut.rest);
-            machine_.burn(std::shared_ptr<const machine::Program>(rest_, &rest_->program));
-            Q_EMIT changed();
+            send(std::move(cut.rest));
         });
 }
 
+double BurnDesk::share_at(const machine::ProgramPlace& place) const {
+    if (!burning_ || place.operation < 0 || burning_->total.seconds() <= 0) return 0;
+    const auto operation = std::min(static_cast<std::size_t>(place.operation), burning_->finished_at.size() - 1);
+    return burning_->finished_at[operation] / burning_->total.seconds();
+}
+
 double BurnDesk::share_done() const {
-    if (!burning_ || done_ == 0 || burning_->total.seconds() <= 0) return 0;
-    return burning_->finished_at[std::min(done_, burning_->finished_at.size()) - 1] / burning_->total.seconds();
+    return share_at({static_cast<std::int64_t>(done_) - 1, 0});
+}
+
+double BurnDesk::share_begun() const {
+    return broken_off_ ? share_at(broken_off_->begun) : share_at(in_whole(machine_.snapshot().begun));
 }
 
 double BurnDesk::seconds_left() const {
-    return burning_ ? burning_->total.seconds() * (1 - share_done()) : 0;
+    return burning_ ? burning_->total.seconds() * (1 - share_done()) * pace_.factor() : 0;
+}
+
+std::optional<machine::Origin> BurnDesk::at_work() const {
+    if (!burning() || done_ >= burning_->program.operations.size()) return {};
+    return burning_->program.operations[done_].origin;
+}
+
+/// Time counts while the machine runs, not while it is held.
+void BurnDesk::measure(const machine::Snapshot& now) {
+    const double passed = since_report_.isValid() ? static_cast<double>(since_report_.restart()) / 1000 : 0;
+    if (!since_report_.isValid()) since_report_.start();
+    if (ran_) pace_.measured += passed;
+    ran_ = now.state == machine::ControllerState::run;
+    pace_.planned = (share_done() - share_at_begin_) * burning_->total.seconds();
+    trims_ = now.trims;
 }
 
 void BurnDesk::follow() {
     const auto& now = machine_.snapshot();
-    if (now.activity == machine::Activity::burning && now.done.operation >= 0)
-        done_ = static_cast<std::size_t>(done_so_far().operation + 1);
+    if (now.activity == machine::Activity::burning && burning_) {
+        if (now.done.operation >= 0) done_ = static_cast<std::size_t>(in_whole(now.done).operation + 1);
+        measure(now);
+    }
     // A frame was seen at a place: nobody knows that place any more.
     if (!machine_.head() && framed_at_) forget_frame();
     if (!now.connected) on_start_ = OnStart::nothing;
@@ -271,6 +330,7 @@ void BurnDesk::finish(machine::Activity activity) {
         burned_at_ = QDateTime::currentDateTime();
         done_ = burning_->program.operations.size();
         rest_.reset();
+        Q_EMIT ended(machine::BurnEnd::finished);
         job::Ids steps;
         for (const auto& report : burning_->steps)
             steps.push_back(report.step);

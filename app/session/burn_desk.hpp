@@ -4,11 +4,14 @@
 #include "session/machine_link.hpp"
 #include "tasks/task_runner.hpp"
 
+#include <chalkline/machine/journal.hpp>
 #include <chalkline/machine/rest.hpp>
 #include <chalkline/planning/frame.hpp>
+#include <chalkline/planning/pace.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QDateTime>
+#include <QElapsedTimer>
 #include <QObject>
 #include <optional>
 
@@ -49,10 +52,20 @@ class BurnDesk : public QObject {
 
     /// Sends the program that the keeper holds. Does nothing but say why while it may not be sent.
     void burn();
-    /// How far a burn came that did not reach its end; nothing while it may not be gone on with.
-    const std::optional<machine::ProgramPlace>& broken_off() const { return broken_off_; }
-    /// Burns what is left of it. Does nothing but say why while it may not be sent.
-    void go_on();
+    /// How far a burn came that did not reach its end: what is surely done, and what may have been begun.
+    struct BrokenOff {
+        machine::ProgramPlace done, begun;
+    };
+    /// Nothing while there is none that may be gone on with.
+    const std::optional<BrokenOff>& broken_off() const { return broken_off_; }
+    /// Burns what is left of it; of the last that is sure, `overlap` mm once more. Does nothing but say why while it
+    /// may not be sent.
+    void go_on(double overlap);
+    /// A burn of the job as it is that another Chalkline did not bring to its end.
+    void take_up(std::shared_ptr<const planning::Plan> plan, const machine::JournalNote& note);
+    /// How each step was trimmed while it burned, and will be when it burns again.
+    const machine::Trims& trims() const { return trims_; }
+    void forget_trim(job::Id step);
     /// Why it cannot be gone on with now; nothing when it can.
     std::optional<wording::Message> obstacle_to_go_on() const;
     /// Why burning cannot start now; nothing when it can.
@@ -71,22 +84,33 @@ class BurnDesk : public QObject {
     bool burning() const { return machine_.snapshot().activity == machine::Activity::burning; }
     /// Operations of `burning_plan` that are surely done.
     std::size_t operations_done() const { return done_; }
-    /// Share of the plan's time that is done, 0…1, and the seconds left by the plan.
+    /// Shares of the plan's time, 0…1: surely done, and at most begun.
     double share_done() const;
+    double share_begun() const;
+    /// By the plan, corrected by how long what is done took.
     double seconds_left() const;
+    const planning::Pace& pace() const { return pace_; }
+    /// Where the burn stands; nothing between burns.
+    std::optional<machine::Origin> at_work() const;
     std::int64_t lines() const { return lines_; }
 
  Q_SIGNALS:
     void changed();
+    /// A burn begins, or goes on with the rest of one.
+    void began(const std::shared_ptr<const chalkline::machine::Rest>& rest);
+    void ended(chalkline::machine::BurnEnd how);
     /// A burn went to its end; the steps it burned.
     void burned(const chalkline::job::Ids& steps);
 
  private:
     void ride(std::optional<std::size_t> side);
     void ride_again();
-    void break_off(machine::Activity activity);
+    bool break_off(machine::Activity activity);
+    void send(std::shared_ptr<const machine::Rest> rest);
+    double share_at(const machine::ProgramPlace& place) const;
     std::optional<wording::Message> obstacle_of_machine() const;
-    machine::ProgramPlace done_so_far() const;
+    machine::ProgramPlace in_whole(machine::ProgramPlace place) const;
+    void measure(const machine::Snapshot& now);
     void forget_frame();
     void forget_last_burn();
     void start_pressed();
@@ -112,7 +136,12 @@ class BurnDesk : public QObject {
     std::shared_ptr<const planning::Plan> burning_;
     std::size_t done_ = 0;
     std::shared_ptr<const machine::Rest> rest_;  ///< of `burning_`, while it is gone on with
-    std::optional<machine::ProgramPlace> broken_off_;
+    std::optional<BrokenOff> broken_off_;
+    machine::Trims trims_;
+    planning::Pace pace_;
+    double share_at_begin_ = 0;
+    QElapsedTimer since_report_;
+    bool ran_ = false;    ///< at the last report
     TaskRunner cutting_;  ///< the rest out of the whole, and checking it
     std::int64_t lines_ = 0;
 };

@@ -37,16 +37,32 @@ void MachineLink::connect_to(const QString& address, const QString& name) {
     const int connection = ++connection_;
     // The listener runs on the link's thread: hand the events over and return at once.
     const QPointer<MachineLink> self(this);
-    runner_ = std::make_unique<link::SessionRunner>(*parsed, profile_,
-                                                    [self, connection](std::vector<machine::Event> events) {
-                                                        QMetaObject::invokeMethod(
-                                                            QCoreApplication::instance(),
-                                                            [self, connection, events = std::move(events)]() mutable {
-                                                                if (self && self->connection_ == connection)
-                                                                    self->take(std::move(events));
-                                                            },
-                                                            Qt::QueuedConnection);
-                                                    });
+    const auto listen = [self, connection, stand = stand_](std::vector<machine::Event> events) {
+        tell(*stand, events);
+        QMetaObject::invokeMethod(
+            QCoreApplication::instance(),
+            [self, connection, events = std::move(events)]() mutable {
+                if (self && self->connection_ == connection) self->take(std::move(events));
+            },
+            Qt::QueuedConnection);
+    };
+    runner_ = std::make_unique<link::SessionRunner>(*parsed, profile_, listen);
+}
+
+void MachineLink::tell(Stand& stand, const std::vector<machine::Event>& events) {
+    std::shared_ptr<Witness> witness;
+    {
+        const std::lock_guard lock(stand.guard);
+        witness = stand.witness;
+    }
+    if (!witness) return;
+    for (const machine::Event& happened : events)
+        if (const auto* changed = std::get_if<machine::event::Changed>(&happened)) witness->saw(changed->now);
+}
+
+void MachineLink::set_witness(std::shared_ptr<Witness> witness) {
+    const std::lock_guard lock(stand_->guard);
+    stand_->witness = std::move(witness);
 }
 
 void MachineLink::connect_to_sample(const QString& port) {
@@ -158,9 +174,9 @@ void MachineLink::frame(std::shared_ptr<const machine::Program> program) {
         return s.frame(std::make_unique<machine::SharedEncoder>(program, profile));
     });
 }
-void MachineLink::burn(std::shared_ptr<const machine::Program> program) {
-    request([program, profile = profile_](machine::Session& s) {
-        return s.burn(std::make_unique<machine::SharedEncoder>(program, profile));
+void MachineLink::burn(std::shared_ptr<const machine::Program> program, const machine::Trims& trims) {
+    request([program, trims, profile = profile_](machine::Session& s) {
+        return s.burn(std::make_unique<machine::SharedEncoder>(program, profile), trims);
     });
 }
 

@@ -9,9 +9,18 @@
 #include <QString>
 #include <QTemporaryDir>
 #include <memory>
+#include <mutex>
 #include <optional>
 
 namespace chalkline::app {
+
+/// Sees the work under way as the machine reports it, on the link's thread, also while the window stands still.
+class Witness {
+ public:
+    virtual ~Witness() = default;
+    /// Must not block.
+    virtual void saw(const machine::Snapshot& now) = 0;
+};
 
 /// The machine as the window sees it: brings the session's events to the GUI thread and takes its wishes there.
 class MachineLink : public QObject {
@@ -69,7 +78,9 @@ class MachineLink : public QObject {
     void stop();
     /// The program is shared with the link's thread, which pulls its lines.
     void frame(std::shared_ptr<const machine::Program> program);
-    void burn(std::shared_ptr<const machine::Program> program);
+    void burn(std::shared_ptr<const machine::Program> program, const machine::Trims& trims);
+    /// Told of everything from now on, in place of the one before; null: nobody.
+    void set_witness(std::shared_ptr<Witness> witness);
 
  Q_SIGNALS:
     void changed();
@@ -85,11 +96,20 @@ class MachineLink : public QObject {
     void wire(const QStringList& lines);
 
  private:
+    struct Stand;
+    static void tell(Stand& stand, const std::vector<machine::Event>& events);
     void take(std::vector<machine::Event> events);
     void request(link::SessionRunner::Request request);
 
+    /// Shared with the link's thread.
+    struct Stand {
+        std::mutex guard;
+        std::shared_ptr<Witness> witness;
+    };
+
     machine::MachineProfile profile_;
     machine::Snapshot snapshot_;
+    std::shared_ptr<Stand> stand_ = std::make_shared<Stand>();
     QString name_;
     std::unique_ptr<link::SessionRunner> runner_;
     bool sample_ = false;

@@ -2,8 +2,10 @@
 #include "trays/burn_tray.hpp"
 
 #include "machine/wire_log.hpp"
+#include "trays/after_burn_panel.hpp"
 #include "trays/checks_panel.hpp"
 #include "trays/trim_strip.hpp"
+#include "trays/waiting_panel.hpp"
 #include "widgets/controls.hpp"
 
 #include <chalkline/wording/wording.hpp>
@@ -64,11 +66,16 @@ BurnTray::BurnTray(const TrayContext& context, QWidget* parent) : QWidget(parent
     facts_ = make_label({}, Tone::quiet, this);
     all->addWidget(facts_);
     all->addWidget(new TrimStrip(context_.machine, this));
+    all->addWidget(new AfterBurnPanel(context_, this));
     save_ = make_button(tr("Save the program…"), ButtonLook::link, this);
     save_->setToolTip(tr("As a G-code file, for a machine that is fed by card"));
     connect(save_, &QPushButton::clicked, this, &BurnTray::save_wanted);
     all->addWidget(save_, 0, Qt::AlignLeft);
     all->addWidget(new ChecksPanel(context, this));
+    auto* waiting = new WaitingPanel(context_, this);
+    connect(waiting, &WaitingPanel::open_wanted, this, &BurnTray::open_wanted);
+    connect(waiting, &WaitingPanel::history_wanted, this, &BurnTray::history_wanted);
+    all->addWidget(waiting);
 
     auto* wire_heading = make_label(tr("Wire log"), Tone::heading, this);
     wire_heading->setContentsMargins(0, 12, 0, 0);
@@ -155,22 +162,45 @@ void BurnTray::follow() {
     go_on_->setEnabled(broken && !desk.obstacle_to_go_on());
     save_->setVisible(!burning && context_.plans.planned().plan != nullptr);
     save_->setEnabled(context_.plans.ready() && context_.plans.planned().may_burn());
-    QString facts;
-    if (burning)
-        facts =
-            tr("Line %1 of %2 · doing %3 mm/min").arg(now.lines_done).arg(desk.lines()).arg(static_cast<int>(now.feed));
-    if (now.silent_for > 0)
-        facts = tr("The machine has not answered for %1 s. Its switch is the sure way to stop it.")
-                    .arg(static_cast<int>(now.silent_for));
-    if (broken) {
-        facts = tr("What comes right after the sure part may have burned too.");
-        if (const auto first = desk.obstacle_to_go_on()) facts += " " + tr("To go on: %1").arg(first->help);
-    }
-    const bool waiting = desk.waiting_for_start() == BurnDesk::OnStart::burn;
-    stop_waiting_->setVisible(waiting);
-    if (waiting) facts = tr("It burns when the machine's own start button is pressed.");
+    stop_waiting_->setVisible(desk.waiting_for_start() == BurnDesk::OnStart::burn);
+    const QString facts = this->facts();
     facts_->setText(facts);
     facts_->setVisible(!facts.isEmpty());
+}
+
+QString BurnTray::facts() const {
+    const auto& desk = context_.desk;
+    const auto& now = context_.machine.snapshot();
+    if (desk.waiting_for_start() == BurnDesk::OnStart::burn)
+        return tr("It burns when the machine's own start button is pressed.");
+    if (now.silent_for > 0)
+        return tr("The machine has not answered for %1 s. Its switch is the sure way to stop it.")
+            .arg(static_cast<int>(now.silent_for));
+    if (desk.burning()) return at_work();
+    if (!desk.broken_off()) return {};
+    QString facts =
+        tr("Burned for sure: %1 %. What lies up to %2 % may have burned too (marked on the bed). The rest has "
+           "not.")
+            .arg(desk.share_done() * 100, 0, 'f', 1)
+            .arg(desk.share_begun() * 100, 0, 'f', 1);
+    if (const auto first = desk.obstacle_to_go_on()) facts += " " + tr("To go on: %1").arg(first->help);
+    return facts;
+}
+
+/// "Step 2, cut · pass 1 of 2 · line 120 of 4000 · 3200 mm/min"
+QString BurnTray::at_work() const {
+    const auto& now = context_.machine.snapshot();
+    QStringList facts;
+    const auto at = context_.desk.at_work();
+    const auto& steps = context_.document.job().steps;
+    for (std::size_t i = 0; at && i < steps.size(); ++i) {
+        if (steps[i].id != at->step) continue;
+        facts << tr("Step %1, %2").arg(i + 1).arg(wording::name(steps[i].settings.kind).toLower());
+        if (steps[i].settings.passes > 1) facts << tr("pass %1 of %2").arg(at->pass + 1).arg(steps[i].settings.passes);
+    }
+    facts << tr("line %1 of %2").arg(now.lines_done).arg(context_.desk.lines());
+    facts << tr("%1 mm/min").arg(static_cast<int>(now.feed));
+    return facts.join(" · ");
 }
 
 }  // namespace chalkline::app

@@ -19,11 +19,15 @@ class BurnTray : public QWidget {
     void burn_wanted();
     void save_wanted();
     void go_on_wanted();
+    void open_wanted(const QString& path);
+    void history_wanted();
 
  private:
     void follow();
     void show_only();
     void choose_only(int index);
+    QString facts() const;
+    QString at_work() const;
 
     TrayContext context_;
     QComboBox* only_;

@@ -5,6 +5,8 @@
 #include "bed/bed_view.hpp"
 #include "document/job_document.hpp"
 #include "document/plan_keeper.hpp"
+#include "history/burn_history.hpp"
+#include "history/waiting_jobs.hpp"
 #include "recipes/recipe_desk.hpp"
 #include "session/burn_desk.hpp"
 #include "session/machine_keeper.hpp"
@@ -21,6 +23,8 @@ struct TrayContext {
     MachineLink& machine;
     MachineKeeper& keeper;
     BurnDesk& desk;
+    BurnHistory& history;
+    WaitingJobs& waiting;
     BedView& bed;
     PlacingDesk& placing;
     ArtDesk& art;

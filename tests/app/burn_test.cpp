@@ -76,7 +76,7 @@ TEST_CASE("after a pulled cable the rest is burned on the machine that was plugg
     CHECK(driver.button("Go on from there…"));
     CHECK_FALSE(driver.button("Go on from there…")->isEnabled());
     CHECK(driver.visible_text().contains("To go on: Connect it first."));
-    const auto done = static_cast<std::size_t>(driver->desk().broken_off()->operation);
+    const auto done = static_cast<std::size_t>(driver->desk().broken_off()->done.operation);
     REQUIRE(done < plan->finished_at.size());
     SimulatorProcess again(CHALKLINE_SIM);
     driver->machine().connect_to(QString::fromStdString(again.port()), "simulated");

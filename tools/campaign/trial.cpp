@@ -4,6 +4,7 @@
 #include <chalkline/machine/journal.hpp>
 #include <chalkline/machine/realtime_session.hpp>
 #include <chalkline/machine/rest.hpp>
+#include <chalkline/machine/walk.hpp>
 
 #include <fmt/format.h>
 
@@ -32,34 +33,11 @@ constexpr double patience = 600;     // s of trouble before it is given up
 /// Lays the lit way of the program between two places on a map; its length, mm.
 double lay(const machine::Program& program, ProgramPlace after, ProgramPlace up_to, simulator::DoseMap& map) {
     double length = 0;
-    geometry::Point at;
-    const auto ride = [&](std::int64_t operation, std::int32_t part, geometry::Point to, bool lit) {
-        const ProgramPlace place{operation, part};
-        if (lit && place > after && place <= up_to) {
-            map.burn(at, to, 1000);
-            length += geometry::distance(at, to);
-        }
-        at = to;
-    };
-    for (std::size_t i = 0; i < program.operations.size(); ++i) {
-        const auto number = static_cast<std::int64_t>(i);
-        const auto& act = program.operations[i].act;
-        if (const auto* travel = std::get_if<machine::Travel>(&act)) at = travel->to;
-        if (const auto* trace = std::get_if<machine::Trace>(&act))
-            for (std::uint32_t k = 0; k < trace->count; ++k)
-                ride(number, static_cast<std::int32_t>(k), program.points[trace->first + k], trace->power > 0);
-        if (const auto* sweep = std::get_if<machine::Sweep>(&act)) {
-            const geometry::Point from = at;
-            const double whole = geometry::distance(from, sweep->to) * 1000;
-            double gone = 0;
-            for (std::uint32_t k = 0; k < sweep->count; ++k) {
-                const machine::Run& run = program.runs[sweep->first + k];
-                gone += run.micrometres;
-                ride(number, static_cast<std::int32_t>(k), geometry::between(from, sweep->to, gone / whole),
-                     run.power > 0);
-            }
-        }
-    }
+    machine::walk(program, [&](const machine::Stretch& stretch) {
+        if (stretch.power == 0 || stretch.place <= after || stretch.place > up_to) return;
+        map.burn(stretch.from, stretch.to, 1000);
+        length += stretch.length();
+    });
     return length;
 }
 

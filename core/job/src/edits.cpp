@@ -272,6 +272,19 @@ Result<Job> change_settings(Job job, Id id, const steps::StepSettings& settings,
     return job;
 }
 
+Result<Job> take_trim(Job job, Id id, machine::Trim trim, Speed top_speed) {
+    Step* step = find_step(job, id);
+    if (!step) return fail(error::unknown_step);
+    steps::StepSettings settings = step->settings;
+    settings.power = Power::percent(std::min(100.0, settings.power.percent() * trim.power / 100));
+    if (settings.low_power)
+        settings.low_power = Power::percent(std::min(100.0, settings.low_power->percent() * trim.power / 100));
+    settings.speed = std::min(top_speed, Speed::mm_per_min(settings.speed.mm_per_min() * trim.speed / 100));
+    step->typed.erase("power");
+    step->typed.erase("speed");
+    return change_settings(std::move(job), id, settings, top_speed);
+}
+
 Result<Job> keep_typed(Job job, Id id, const std::string& key, const std::string& words) {
     Step* step = find_step(job, id);
     if (!step) return fail(error::unknown_step);

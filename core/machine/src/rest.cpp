@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/machine/rest.hpp>
+#include <chalkline/machine/walk.hpp>
 
 #include <optional>
 
@@ -85,6 +86,21 @@ Rest rest_of(const Program& program, ProgramPlace done) {
     operations.erase(operations.begin(), operations.begin() + static_cast<std::ptrdiff_t>(rest.from));
     operations.insert(operations.begin(), way_back.begin(), way_back.end());
     return rest;
+}
+
+ProgramPlace backed_up(const Program& program, ProgramPlace done, double millimetres) {
+    if (done.operation < 0 || millimetres <= 0) return done;
+    struct Part {
+        ProgramPlace place;
+        double lit;  ///< mm
+    };
+    std::vector<Part> parts;
+    walk(program, [&](const Stretch& stretch) {
+        if (stretch.place <= done) parts.push_back({stretch.place, stretch.power > 0 ? stretch.length() : 0});
+    });
+    for (double left = millimetres; !parts.empty() && left > 0; parts.pop_back())
+        left -= parts.back().lit;
+    return parts.empty() ? ProgramPlace{} : parts.back().place;
 }
 
 }  // namespace chalkline::machine

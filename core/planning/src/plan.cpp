@@ -5,6 +5,7 @@
 
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/geometry/combine.hpp>
+#include <chalkline/machine/walk.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/time_model.hpp>
 
@@ -224,6 +225,32 @@ void account_times(Plan& plan, const MachineProfile& machine) {
 }
 
 }  // namespace
+
+Plan plan_of(Program program, const MachineProfile& machine) {
+    Plan plan;
+    plan.program = std::move(program);
+    const auto report_of = [&](job::Id step) -> StepReport& {
+        const auto found = std::find_if(plan.steps.begin(), plan.steps.end(),
+                                        [&](const StepReport& report) { return report.step == step; });
+        if (found != plan.steps.end()) return *found;
+        plan.steps.push_back({});
+        plan.steps.back().step = step;
+        return plan.steps.back();
+    };
+    bool moved = false;
+    machine::walk(plan.program, [&](const machine::Stretch& stretch) {
+        const bool lit = stretch.power > 0;
+        if (lit) plan.burn_box.add(stretch.from);
+        (lit ? plan.burn_box : plan.move_box).add(stretch.to);
+        const double length = std::exchange(moved, true) ? stretch.length() : 0;
+        StepReport& report = report_of(stretch.operation.origin.step);
+        (lit ? report.burn : report.travel) += length;
+        (lit ? plan.burn : plan.travel) += length;
+    });
+    plan.move_box.add(plan.burn_box);
+    account_times(plan, machine);
+    return plan;
+}
 
 static bool among(const std::optional<job::Ids>& ids, job::Id id) {
     return !ids || std::find(ids->begin(), ids->end(), id) != ids->end();

@@ -3,6 +3,7 @@
 #include <chalkline/base/result.hpp>
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/profile.hpp>
+#include <chalkline/machine/trim.hpp>
 
 #include <memory>
 
@@ -66,6 +67,8 @@ Job leave_out(Job job, const Ink& ink);
 Job add_step(Job job, steps::StepKind kind);
 Result<Job> remove_step(Job job, Id step);
 Result<Job> change_settings(Job job, Id step, const steps::StepSettings& settings, Speed top_speed);
+/// Makes what was trimmed while the step burned its own power and speed; power is held to 100 %.
+Result<Job> take_trim(Job job, Id step, machine::Trim trim, Speed top_speed);
 /// Keeps the words a value was typed with; empty words forget them.
 Result<Job> keep_typed(Job job, Id step, const std::string& key, const std::string& words);
 /// Puts the step at a place of the run sheet, counted from 0 (clamped).

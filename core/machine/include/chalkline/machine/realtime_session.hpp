@@ -133,7 +133,7 @@ class RealtimeSession : public Session {
     bool came_to_rest_ = false;    ///< the hold was completed before the reset
     bool cancel_wanted_ = false;   ///< a jog was cancelled before the controller said that it took it
     bool reset_expected_ = false;  ///< the next greeting answers our own reset
-    double reset_at_ = 0;  ///< s; when it was asked for
+    double reset_at_ = 0;          ///< s; when it was asked for
 };
 
 }  // namespace chalkline::machine

@@ -21,4 +21,8 @@ struct Rest {
 /// beginning, dark as far as it was burned, so that the head has its run-up.
 Rest rest_of(const Program& program, ProgramPlace done);
 
+/// A place of the program from which `millimetres` of lit way or a little more lead to `done`: what was burned before
+/// it is burned once more.
+ProgramPlace backed_up(const Program& program, ProgramPlace done, double millimetres);
+
 }  // namespace chalkline::machine

@@ -4,6 +4,7 @@
 #include <chalkline/machine/encoder.hpp>
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/machine/reply.hpp>
+#include <chalkline/machine/trim.hpp>
 
 #include <cstdint>
 #include <map>
@@ -46,13 +47,6 @@ inline constexpr std::string_view answer_lost = "machine.answer-lost";
 
 /// What the session is in the middle of.
 enum class Activity { none, connecting, homing, jogging, pulsing, probing, framing, burning, stopping };
-
-/// Speed and power of a program as it runs, % of what it says.
-struct Trim {
-    int speed = 100, power = 100;
-    bool operator==(const Trim&) const = default;
-};
-using Trims = std::map<std::int32_t, Trim>;  ///< by step; one that is absent burns as it says
 
 /// What can be asked of a controller, by what it speaks.
 struct Capabilities {

@@ -56,4 +56,8 @@ struct Plan {
 Result<Plan> plan(const job::Job& job, const machine::MachineProfile& machine, const PlanOptions& options = {},
                   const Watch& watch = {});
 
+/// The same for a program that was planned before: its lengths, boxes and times, worked out from its operations.
+/// Areas are not known.
+Plan plan_of(machine::Program program, const machine::MachineProfile& machine);
+
 }  // namespace chalkline::planning
