@@ -104,7 +104,7 @@ TEST_CASE("a changed job is not gone on with") {
     CHECK_FALSE(bench.driver.button("Go on from there…"));
 }
 
-TEST_CASE("power and speed are trimmed while it burns, and the next burn begins untrimmed") {
+TEST_CASE("power and speed are trimmed while it burns, stay with the step, and are put into it") {
     Workbench bench("4");
     begin_burn(bench);
     const auto press = [&](const QString& name) {
@@ -127,8 +127,25 @@ TEST_CASE("power and speed are trimmed while it burns, and the next burn begins 
     CHECK(bench.driver.visible_text().contains("91 %"));
     bench.driver->machine().stop();
     REQUIRE(wait_for([&] { return bench.at_rest(); }));
-    CHECK_FALSE(bench.driver.visible_text().contains("91 %"));
     CHECK(bench.now().power_trim == 100);
+    QTest::qWait(30);
+    CHECK(bench.driver.visible_text().contains("burned with 91 % of its power and 110 % of its speed"));
+    const job::Step before = bench.driver->document().job().steps[0];
+    // Burned again it begins as it was trimmed, and the sheet says so.
+    REQUIRE(press_enabled(bench.driver, "Burn all of it again…"));
+    CHECK(bench.driver.visible_text().contains("91 % power, 110 % speed"));
+    REQUIRE(press_enabled(bench.driver, "Burn"));
+    REQUIRE(wait_for([&] { return bench.now().power_trim == 91 && bench.now().speed_trim == 110; }));
+    bench.driver->machine().stop();
+    REQUIRE(wait_for([&] { return bench.at_rest(); }));
+    QTest::qWait(30);
+    REQUIRE(bench.driver.click("Put that into the step"));
+    const job::Step after = bench.driver->document().job().steps[0];
+    CHECK(after.settings.power.percent() == Approx(before.settings.power.percent() * 0.91));
+    CHECK(after.settings.speed.mm_per_min() == Approx(before.settings.speed.mm_per_min() * 1.1));
+    QTest::qWait(30);
+    CHECK_FALSE(bench.driver.visible_text().contains("burned with 91 %"));
+    CHECK(bench.driver->desk().trims().empty());
 }
 
 TEST_CASE("the program is saved as a file that says what it is and passes its checker") {

@@ -209,9 +209,27 @@ int main(int argc, char** argv) {
     photographer.take("ready");
     QTest::keyClick(window.findChild<QWidget*>("sheet"), Qt::Key_Return);
     if (!wait_for([&] { return window.desk().share_done() > 0.45; })) return 1;
+    for (int i = 0; i < 10; ++i)
+        window.machine().trim_by(1, -1);
     photographer.take("burning");
+    window.machine().hold();
+    if (!wait_for([&] { return window.machine().snapshot().state == machine::ControllerState::hold; })) return 1;
+    photographer.take("held");
+    window.machine().resume();
+    if (!wait_for([&] { return window.desk().share_done() > 0.6; })) return 1;
     window.machine().stop();
-    if (!wait_for([&] { return window.desk().trouble().has_value(); })) return 1;
+    if (!wait_for([&] { return window.desk().trouble().has_value() && idle(); })) return 1;
     photographer.take("stopped");
+    const auto press = [&](const QString& text) {
+        for (auto* button : window.findChildren<QPushButton*>())
+            if (button->isVisible() && button->isEnabled() && button->text() == text) return button->click();
+    };
+    press("Go on from there…");
+    photographer.take("going-on");
+    press("Go on");
+    if (!wait_for([&] { return window.desk().burned_at().has_value(); }, 120000)) return 1;
+    photographer.take("burned");
+    press("What was burned before…");
+    photographer.take("history");
     return 0;
 }

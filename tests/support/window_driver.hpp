@@ -25,8 +25,10 @@ inline bool wait_for(const std::function<bool()>& condition, int milliseconds = 
 /// A window driven as its user would: by mouse, keys and dropped files; what it shows is read from its widgets.
 class WindowDriver {
  public:
-    explicit WindowDriver(const QString& simulator_speed = "max", const QString& recipes = {}) {
+    explicit WindowDriver(const QString& simulator_speed = "max", const QString& recipes = {},
+                          const QString& history = {}) {
         app::WindowOptions options;
+        options.history = history;
         options.recipes = recipes;
         options.simulator_speed = simulator_speed;
         window_ = std::make_unique<app::MainWindow>(options);

@@ -12,8 +12,9 @@ namespace chalkline::test {
 /// A window with the sample job, connected and at home.
 class Workbench {
  public:
-    explicit Workbench(const std::string& speed = "max", const std::vector<std::string>& more = {})
-        : machine(CHALKLINE_SIM, speed, more) {
+    explicit Workbench(const std::string& speed = "max", const std::vector<std::string>& more = {},
+                       const QString& history = {})
+        : machine(CHALKLINE_SIM, speed, more), driver("max", {}, history) {
         driver->files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
         REQUIRE(driver.wait_planned());
         driver->machine().connect_to(QString::fromStdString(machine.port()), "simulated");

@@ -236,3 +236,19 @@ TEST_CASE("a step is idle, noted and remembers words, marks turn with their art 
     CHECK(mark_path(job, 999, PathMark::Kind::bridge, {}).error().code == job::error::unknown_motif);
     CHECK(clear_path_marks(job, 999).error().code == job::error::unknown_motif);
 }
+
+TEST_CASE("what was trimmed becomes the step's own, within what the machine can do") {
+    job::Job job = job::add_step({}, steps::StepKind::score);
+    job.steps[0].settings.power = Power::percent(60);
+    job.steps[0].settings.speed = Speed::mm_per_min(2000);
+    job.steps[0].typed["speed"] = "20 %";
+    const Speed top = Speed::mm_per_min(3000);
+    const job::Step trimmed = job::take_trim(job, job.steps[0].id, {110, 90}, top).value().steps[0];
+    CHECK(trimmed.settings.power.percent() == Approx(54));
+    CHECK(trimmed.settings.speed.mm_per_min() == Approx(2200));
+    CHECK(trimmed.typed.empty());
+    const job::Step most = job::take_trim(job, job.steps[0].id, {200, 200}, top).value().steps[0];
+    CHECK(most.settings.power.percent() == 100);
+    CHECK(most.settings.speed == top);
+    CHECK_FALSE(job::take_trim(job, 99, {110, 90}, top));
+}

@@ -146,3 +146,15 @@ TEST_CASE("stopped anywhere and gone on with, the piece shows all of the work an
     CHECK(worst < 0.5);
     CHECK(often.beam_mm - once.beam_mm < 4 * overlap);
 }
+
+TEST_CASE("backed up by some lit way, the place lies so far before what is done") {
+    const auto whole = work();
+    CHECK(backed_up(*whole, {3, 4}, 0) == ProgramPlace{3, 4});
+    // Parts of the comb are 5 and 1.5 mm in turn.
+    CHECK(backed_up(*whole, {3, 4}, 1) == ProgramPlace{3, 3});
+    CHECK(backed_up(*whole, {3, 4}, 6) == ProgramPlace{3, 2});
+    // Dark runs and travels cost nothing; further back than the beginning is the beginning.
+    CHECK(backed_up(*whole, {5, 1}, 1) == ProgramPlace{5, 0});
+    CHECK(backed_up(*whole, {5, 1}, 1000) == ProgramPlace{});
+    CHECK(backed_up(*whole, {}, 5) == ProgramPlace{});
+}

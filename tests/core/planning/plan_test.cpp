@@ -7,6 +7,7 @@
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
 #include <chalkline/planning/checks.hpp>
+#include <chalkline/planning/pace.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/program_checker.hpp>
 #include <chalkline/planning/time_model.hpp>
@@ -249,4 +250,31 @@ TEST_CASE("times agree with the simulated machine within a few per cent") {
     CHECK(vm.controller.report().violations.empty());
     CHECK(vm.controller.report().starved == 0);
     CHECK(vm.controller.report().beam_on_mm == Approx(result.burn).epsilon(1e-4));
+}
+
+TEST_CASE("what is said of a kept program is what was said of its plan") {
+    const MachineProfile machine;
+    const Plan planned = plan(plate(), machine).value();
+    const Plan kept = plan_of(planned.program, machine);
+    CHECK(kept.total == planned.total);
+    CHECK(kept.burn == Approx(planned.burn).margin(0.5));
+    CHECK(kept.travel == Approx(planned.travel).margin(0.5));
+    CHECK(kept.finished_at == planned.finished_at);
+    REQUIRE(kept.steps.size() >= planned.steps.size());
+    for (const StepReport& step : planned.steps) {
+        const auto same = std::find_if(kept.steps.begin(), kept.steps.end(),
+                                       [&](const StepReport& other) { return other.step == step.step; });
+        REQUIRE(same != kept.steps.end());
+        CHECK(same->burn == Approx(step.burn).margin(0.2));
+        CHECK(same->time == step.time);
+    }
+    CHECK(kept.burn_box.left == Approx(planned.burn_box.left).margin(0.01));
+    CHECK(kept.burn_box.top == Approx(planned.burn_box.top).margin(0.01));
+}
+
+TEST_CASE("a plan's time is corrected only by what is known well enough") {
+    CHECK(Pace{}.factor() == 1);
+    CHECK(Pace{10, 30}.factor() == 1);
+    CHECK(Pace{100, 110}.factor() == Approx(1.1));
+    CHECK(Pace{100, 0}.factor() == 1);
 }
