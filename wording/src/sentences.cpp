@@ -148,6 +148,10 @@ constexpr std::array sentences{
         "machine.off-way", S("The head left its way: it was {distance} mm beside where the program leads it"),
         S("A sign was read wrongly on the cable, or somebody else moved it. It was stopped and the beam is off; look "
           "at the cable, then go on.")},
+    Sentence{"machine.bad-program", S("The program that was kept of this burn cannot be read"),
+             S("It cannot be gone on with. The job itself can be opened and burned again.")},
+    Sentence{"simulator.bad-faults", S("The list of faults cannot be read at “{key}”"),
+             S("docs/formats/simulator.md says how it is written.")},
     Sentence{"machine.origin-not-taken", S("The controller does not take the place it shall count from"),
              S("Nothing was burned. Look at the cable; if it stays so, look at the wire log and the controller's "
                "settings.")},

@@ -73,7 +73,7 @@ void RealtimeSession::tick(double now) {
     tick_lost_answer();
     tick_watchdog();
     // A homing controller answers nothing; asking would only pile up.
-    const bool ask = greeting_ == Greeting::done && now_.activity != Activity::homing;
+    const bool ask = greeting_ == Greeting::done && (now_.activity != Activity::homing || just_homed_);
     // Nor are questions piled up on a link that stands: their answers would all be old ones.
     const bool answered = last_status_ >= last_status_request_;
     if (ask && clock_ - last_status_request_ >= (answered ? status_interval : unanswered_interval))
@@ -371,8 +371,9 @@ void RealtimeSession::handle_status(const reply::Status& status) {
     if (!machine && status.work) machine = *status.work + work_offset_;
     if (machine) {
         machine_at_ = *machine * unit;
-        if (std::exchange(just_homed_, false)) find_origin_after_homing(*machine_at_);
+        if (just_homed_) find_origin_after_homing(*machine_at_);
         now_.position = *machine_at_ - origin_;
+        if (std::exchange(just_homed_, false)) end_homing();
     }
     now_.feed = status.feed.value_or(now_.feed) * (status.feed ? unit : 1);
     now_.power = status.power.value_or(now_.power);
@@ -390,6 +391,13 @@ void RealtimeSession::handle_status(const reply::Status& status) {
     compare_beam(status);
     finish_if_at_rest();
     announce();
+}
+
+/// Home is found when the head's place is known.
+void RealtimeSession::end_homing() {
+    now_.activity = Activity::none;
+    events_.push_back(event::Finished{Activity::homing});
+    go_to_rest(profile_.own_lines.after_home);
 }
 
 /// What is found may be at work, hold half a line, or stand with its beam still asked for: it is let come to rest, then
@@ -464,15 +472,13 @@ void RealtimeSession::handle_command_answer(std::optional<int> error_number) {
             {std::string(error::line_refused), {{"number", std::to_string(*error_number)}, {"text", command}}, {}, 0});
     }
     if (command == "$H") {
-        now_.activity = Activity::none;
         now_.position_sure = true;
         now_.placed_by_hand = false;
         just_homed_ = true;
         now_.position.reset();  // the last report counted from elsewhere
         now_.alarm = 0;
         now_.state = ControllerState::idle;
-        events_.push_back(event::Finished{Activity::homing});
-        go_to_rest(profile_.own_lines.after_home);
+        send_realtime(status_request, nullptr);
         announce();
     } else if (command == "$X") {
         forget_place();
@@ -647,6 +653,9 @@ Result<void> RealtimeSession::start(Activity activity, std::unique_ptr<LineSourc
 bool RealtimeSession::let_next_step_in() {
     const auto step = streamer_->step_at_the_door();
     if (!step) return false;
+    // Trimmed before the first step began: that step is meant.
+    if (streamer_->step() < 0)
+        if (const auto early = now_.trims.extract(-1); !early.empty()) now_.trims[*step] = early.mapped();
     const auto found = now_.trims.find(*step);
     const Trim wanted = found == now_.trims.end() ? Trim{} : found->second;
     if (wanted != Trim{now_.speed_trim, now_.power_trim}) {
@@ -704,7 +713,7 @@ void RealtimeSession::go_to_rest(const std::vector<std::string>& own_lines) {
 }
 
 void RealtimeSession::forget_place() {
-    now_.position_sure = now_.placed_by_hand = false;
+    now_.position_sure = now_.placed_by_hand = just_homed_ = false;
 }
 
 /// Most builds count from −travel to 0; some put 0 where home is, and then count upwards from a near or left home.

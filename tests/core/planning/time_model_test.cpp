@@ -34,8 +34,10 @@ machine::Program chain(const std::vector<Point>& points, double speed) {
 double measured(const machine::Program& program) {
     test::VirtualMachine vm(homeless());
     vm.make_ready();
-    const double before = vm.controller.now();
     REQUIRE(vm.session.frame(std::make_unique<machine::Encoder>(program, vm.session.profile())));
+    // What is asked before the first line is no part of it.
+    REQUIRE(vm.run_until([&] { return vm.session.snapshot().begun.operation >= 0; }));
+    const double before = vm.controller.now();
     vm.run(0.05);
     while (!vm.controller.at_rest())
         vm.run(test::VirtualMachine::step);

@@ -71,6 +71,7 @@ class RealtimeSession : public Session {
     void handle_alarm(int number);
     void handle_text(const std::string& text);
     void handle_first_status();
+    void end_homing();
     void compare_with_way();
     void compare_beam(const reply::Status& status);
     void tick_greeting();
