@@ -14,7 +14,7 @@
 namespace chalkline::app {
 namespace {
 
-constexpr int list_width = 260, detail_width = 320, list_height = 300, photo_width = 200;  // px
+constexpr int list_height = 170, photo_width = 160;  // px
 
 QString when(const QDateTime& time) {
     return QLocale().toString(time, QLocale::ShortFormat);
@@ -47,33 +47,34 @@ QString details(const BurnRecord& record) {
     return lines.join('\n');
 }
 
-/// The list on the left, the burn that is chosen on the right.
+/// The list, and below it the burn that is chosen.
 class HistoryPanel : public QWidget {
  public:
     HistoryPanel(BurnHistory& history, QWidget* parent)
         : QWidget(parent), history_(history), records_(history.records()) {
-        auto* all = new QHBoxLayout(this);
+        auto* all = new QVBoxLayout(this);
         all->setContentsMargins(0, 0, 0, 0);
-        all->setSpacing(16);
+        all->setSpacing(8);
         list_ = new QListWidget(this);
         list_->setAccessibleName(Sheet::tr("What was burned"));
-        list_->setFixedSize(list_width, list_height);
+        list_->setFixedHeight(list_height);
+        list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
         for (const BurnRecord& record : records_)
             list_->addItem(QString("%1\n%2 · %3").arg(record.title, when(record.begun), how(record)));
         all->addWidget(list_);
-        auto* right = new QVBoxLayout;
+        auto* row = new QHBoxLayout;
         text_ = make_label({}, Tone::plain, this);
-        text_->setFixedWidth(detail_width);
         text_->setWordWrap(true);
-        right->addWidget(text_);
+        text_->setAlignment(Qt::AlignTop);
+        text_->setMinimumHeight(104);
+        row->addWidget(text_, 1);
         photo_ = new QLabel(this);
-        right->addWidget(photo_);
-        right->addWidget(make_label(Sheet::tr("How it came out"), Tone::quiet, this));
+        row->addWidget(photo_, 0, Qt::AlignTop);
+        all->addLayout(row);
+        all->addWidget(make_label(Sheet::tr("How it came out"), Tone::quiet, this));
         note_ = new QLineEdit(this);
         note_->setAccessibleName(Sheet::tr("How this burn came out"));
-        right->addWidget(note_);
-        right->addStretch(1);
-        all->addLayout(right);
+        all->addWidget(note_);
         QObject::connect(list_, &QListWidget::currentRowChanged, this, [this] { show_chosen(); });
         QObject::connect(note_, &QLineEdit::editingFinished, this, [this] { keep_note(); });
         list_->setCurrentRow(0);

@@ -3,6 +3,7 @@
 
 #include "widgets/controls.hpp"
 
+#include <chalkline/machine/next_step.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QHBoxLayout>
@@ -80,7 +81,7 @@ void MachineRail::follow() {
     hold_->setVisible(now.can.hold);
     resume_->setVisible(now.can.hold);
     hold_->setEnabled(machine_.active() && !held && now.activity != Activity::stopping);
-    resume_->setEnabled(now.connected && held && now.activity != Activity::stopping);
+    resume_->setEnabled(machine::may_resume(now) && now.activity != Activity::stopping);
     stop_->setEnabled(true);
     stop_->setToolTip(
         now.can.moves_after_stop > 0

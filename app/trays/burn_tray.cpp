@@ -8,6 +8,7 @@
 #include "trays/waiting_panel.hpp"
 #include "widgets/controls.hpp"
 
+#include <chalkline/wording/machine_words.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QSignalBlocker>
@@ -108,7 +109,6 @@ void BurnTray::show_only() {
                                     : tr("Only the chosen art"),
                    chosen_art);
     if (only.only_motifs) only_->setCurrentIndex(only_->count() - 1);
-    only_->setVisible(!job.steps.empty() && !context_.desk.burning());
 }
 
 void BurnTray::choose_only(int index) {
@@ -136,13 +136,12 @@ void BurnTray::follow() {
     ribbon_->setVisible(plan != nullptr);
     if (plan) {
         time_->setText(clock(burning || broken ? desk.seconds_left() : plan->total.seconds()));
-        under_->setText(
-            burning ? tr("left of %1 · %2 % done")
-                          .arg(clock(plan->total.seconds()))
-                          .arg(static_cast<int>(desk.share_done() * 100))
-            : broken ? tr("left, as planned; %1 % burned for sure").arg(static_cast<int>(desk.share_done() * 100))
-            : after  ? tr("finished at %1").arg(desk.burned_at()->toString("hh:mm"))
-                     : tr("as planned, minutes and seconds"));
+        under_->setText(burning ? tr("left · %1 % done · planned %2")
+                                      .arg(static_cast<int>(desk.share_done() * 100))
+                                      .arg(clock(plan->total.seconds()))
+                        : broken ? tr("left; %1 % burned for sure").arg(static_cast<int>(desk.share_done() * 100))
+                        : after  ? tr("finished at %1").arg(desk.burned_at()->toString("hh:mm"))
+                                 : tr("as planned, minutes and seconds"));
         ribbon_->show_segments(segments_of(*plan, context_.document.job(), context_.machine.profile(), context_.roles));
         ribbon_->show_progress(burning || desk.operations_done() > 0 ? desk.share_done() : -1);
     }
@@ -154,6 +153,7 @@ void BurnTray::follow() {
         trouble = why->whole();
     trouble_->setText(trouble);
     trouble_->setVisible(!trouble.isEmpty());
+    only_->setVisible(!burning && !context_.document.job().steps.empty());
     burn_->setVisible(!burning);
     burn_->setText(broken ? tr("Burn all of it again…") : after ? tr("Burn again in place…") : tr("Burn…"));
     set_look(burn_, broken ? ButtonLook::plain : ButtonLook::accent);
@@ -190,6 +190,8 @@ QString BurnTray::facts() const {
 /// "Step 2, cut · pass 1 of 2 · line 120 of 4000 · 3200 mm/min"
 QString BurnTray::at_work() const {
     const auto& now = context_.machine.snapshot();
+    if (now.state == machine::ControllerState::hold || now.state == machine::ControllerState::door)
+        return wording::explain(now).whole();
     QStringList facts;
     const auto at = context_.desk.at_work();
     const auto& steps = context_.document.job().steps;

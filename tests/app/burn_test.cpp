@@ -169,3 +169,56 @@ TEST_CASE("the program is saved as a file that says what it is and passes its ch
     CHECK(text->ends_with(
         machine::encode_all(bench.driver->plans().planned().plan->program, bench.driver->machine().profile())));
 }
+
+TEST_CASE("an opened door holds the burn, says so, and it goes on when it is shut") {
+    QTemporaryDir folder;
+    const std::string script = folder.filePath("faults.json").toStdString();
+    REQUIRE(replace_file(script, R"([{"at_line": 400, "fault": "open-door", "seconds": 40},
+                                     {"at_line": 700, "fault": "press-hold", "seconds": 40}])"));
+    Workbench bench("20", {"--faults", script});
+    begin_burn(bench);
+    const auto resume = [&] { return bench.driver.button("Resume"); };
+    REQUIRE(wait_for([&] { return bench.driver.visible_text().contains("The door is open"); }));
+    CHECK_FALSE(resume()->isEnabled());
+    REQUIRE(wait_for([&] { return bench.driver.visible_text().contains("The door is shut again"); }));
+    REQUIRE(bench.driver.click("Resume"));
+    REQUIRE(wait_for([&] { return bench.driver.visible_text().contains("a foot switch"); }));
+    CHECK_FALSE(resume()->isEnabled());
+    REQUIRE(wait_for([&] { return resume()->isEnabled(); }));
+    // This time by the machine's own start button.
+    bench.machine.press_start();
+    REQUIRE(wait_for([&] { return bench.now().state == machine::ControllerState::run; }));
+    const auto done = bench.now().lines_done;
+    REQUIRE(wait_for([&] { return bench.now().lines_done > done + 50; }));
+    CHECK(bench.driver->desk().burning());
+    CHECK_FALSE(bench.driver->desk().broken_off());
+}
+
+TEST_CASE("a cable pulled and plugged in again: what is sure is said, and the rest is burned, on one piece") {
+    QTemporaryDir folder;
+    const std::string script = folder.filePath("faults.json").toStdString();
+    REQUIRE(replace_file(script, R"([{"at_line": 900, "fault": "pull-cable", "seconds": 60}])"));
+    Workbench bench("60", {"--faults", script});
+    begin_burn(bench);
+    WindowDriver& driver = bench.driver;
+    const double planned = driver->desk().burning_plan()->burn;
+    REQUIRE(wait_for([&] { return driver->desk().broken_off().has_value(); }));
+    CHECK(driver->desk().broken_off()->begun > driver->desk().broken_off()->done);
+    CHECK(driver.visible_text().contains("Burned for sure:"));
+    CHECK(driver.visible_text().contains("may have burned too"));
+    // The machine is at its old address again after a while.
+    REQUIRE(wait_for([&] {
+        driver->machine().connect_to(QString::fromStdString(bench.machine.port()), "simulated");
+        return wait_for([&] { return bench.answered(); }, 3000);
+    }));
+    if (!bench.now().position_sure) REQUIRE(driver.click("Home"));
+    REQUIRE(press_enabled(driver, "Go on from there…"));
+    REQUIRE(driver.type("Begin earlier by", "4"));
+    REQUIRE(press_enabled(driver, "Go on"));
+    REQUIRE(wait_for([&] { return driver->desk().burned_at().has_value(); }, 120000));
+    driver->machine().disconnect_now();
+    bench.machine.finish();
+    CHECK(bench.machine.figure("beam_on_mm") > planned + 4 - 1);
+    CHECK(bench.machine.figure("beam_on_mm") < planned + most_overlap + 4 + 30);
+    CHECK(bench.machine.figure("beam_at_rest_s") == 0);
+}

@@ -20,6 +20,15 @@ struct Tally {
     double most_twice_mm = 0, most_bent_mm2 = 0;
 };
 
+/// Goes round and round for so long in virtual time; true when memory stays as it was.
+bool endure(const Work& work, double hours) {
+    const Endured endured = burn_for(work, hours * 3600);
+    std::cout << fmt::format("{:.1f} h of burning, {} lines: memory grew by {} KiB, starved {} times\n",
+                             endured.seconds / 3600, endured.lines, endured.grown_kib, endured.starved);
+    constexpr long flat = 2048;  // KiB: what the allocator may keep
+    return endured.whole && endured.grown_kib < flat && endured.starved == 0;
+}
+
 void print(const std::map<std::string, Tally>& tallies) {
     std::cout << fmt::format("{:<16}{:>8}{:>12}{:>8}{:>18}{:>18}\n", "fault", "trials", "broke off", "wrong",
                              "most twice, mm", "most bent, mm²");
@@ -38,6 +47,8 @@ int main(int argc, char** argv) {
     app.add_option("--runs", runs, "trials, spread over the works")->capture_default_str();
     app.add_option("--seed", seed, "of the first trial; each takes the next")->capture_default_str();
     app.add_option("--only", only, "one kind of fault");
+    double hours = 0;
+    app.add_option("--hours", hours, "burn for so long without a fault instead, and look at the memory");
     CLI11_PARSE(app, argc, argv);
 
     const auto works = sample_works();
@@ -45,6 +56,7 @@ int main(int argc, char** argv) {
         std::cerr << "error: the samples cannot be burned: " << works.error().code << "\n";
         return 3;
     }
+    if (hours > 0) return endure(works->front(), hours) ? 0 : 1;
     std::vector<Burned> once;
     for (const Work& work : *works) {
         once.push_back(burn(work, {}));

@@ -7,10 +7,12 @@
 #include <chalkline/machine/walk.hpp>
 
 #include <fmt/format.h>
+#include <unistd.h>
 
 #include <algorithm>
 #include <array>
 #include <cmath>
+#include <fstream>
 #include <memory>
 #include <random>
 #include <utility>
@@ -285,6 +287,66 @@ Verdict compare(const Work& work, const Burned& once, const Burned& burned, cons
         verdict.why = fmt::format("lit at rest for {:.2f} s", burned.at_rest_s);
     verdict.good = verdict.why.empty();
     return verdict;
+}
+
+namespace {
+
+/// The lines of a program, over and over.
+class RoundAndRound : public machine::LineSource {
+ public:
+    RoundAndRound(const Work& work, const bool& enough) : work_(work), enough_(enough) { again(); }
+    bool next(machine::ProgramLine& line) override {
+        if (lines_->next(line)) return true;
+        if (enough_) return false;
+        again();
+        return lines_->next(line);
+    }
+
+ private:
+    void again() { lines_ = std::make_unique<machine::SharedEncoder>(work_.program, work_.profile); }
+    const Work& work_;
+    const bool& enough_;
+    std::unique_ptr<machine::LineSource> lines_;
+};
+
+/// Resident memory, KiB, as the kernel counts it (proc(5), statm).
+long resident_kib() {
+    std::ifstream statm("/proc/self/statm");
+    long size = 0, resident = 0;
+    statm >> size >> resident;
+    return resident * (::sysconf(_SC_PAGESIZE) / 1024);
+}
+
+}  // namespace
+
+Endured burn_for(const Work& work, double seconds) {
+    Endured endured;
+    simulator::Controller controller(work.profile);
+    machine::RealtimeSession session(work.profile, 0.3);
+    session.opened(0);
+    bool enough = false, burning = false;
+    long at_first = 0;
+    while (!endured.whole && controller.now() < seconds * 1.2 + 600) {
+        if (const std::string answers = controller.take_output(); !answers.empty())
+            session.received(answers, controller.now());
+        session.tick(controller.now());
+        controller.receive(session.take_output());
+        for (const auto& happened : session.take_events())
+            if (const auto* finished = std::get_if<event::Finished>(&happened))
+                endured.whole = finished->activity == Activity::burning;
+        const auto& now = session.snapshot();
+        if (!burning && now.activity == Activity::none && now.state == ControllerState::alarm) (void)session.home();
+        if (!burning && now.activity == Activity::none && now.position_sure && now.position)
+            burning = session.burn(std::make_unique<RoundAndRound>(work, enough)).has_value();
+        if (at_first == 0 && controller.now() > seconds / 10) at_first = resident_kib();
+        enough = controller.now() > seconds;
+        endured.lines = now.lines_done;
+        controller.advance(step);
+    }
+    endured.seconds = controller.now();
+    endured.grown_kib = resident_kib() - at_first;
+    endured.starved = controller.report().starved;
+    return endured;
 }
 
 }  // namespace chalkline::campaign

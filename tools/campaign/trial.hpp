@@ -56,6 +56,15 @@ struct Verdict {
 };
 Verdict compare(const Work& work, const Burned& once, const Burned& burned, const std::optional<Trouble>& trouble);
 
+/// A work burned over and over as one program.
+struct Endured {
+    bool whole = false;  ///< it came to its end
+    double seconds = 0;  ///< virtual
+    std::int64_t lines = 0, starved = 0;
+    long grown_kib = 0;  ///< resident memory, from a tenth of the time on
+};
+Endured burn_for(const Work& work, double seconds);
+
 /// Virtual seconds before the first line of a burn is sent.
 inline constexpr double burn_begins = 20;
 

@@ -84,6 +84,10 @@ Message explain(const machine::Snapshot& now) {
                     {},
                     after_alarm(now.alarm)};
         case ControllerState::hold:
+            if (now.pins.find('H') != std::string::npos)
+                return {machine_tr("Held by the machine's own switch, or a foot switch"),
+                        {},
+                        machine_tr("Let it go; then Resume, here or by the machine's start button, goes on.")};
             return {now.sub == 0 ? machine_tr("Held: the head stands") : machine_tr("Coming to rest"),
                     {},
                     machine_tr("Resume goes on where it stood; STOP gives the job up.")};

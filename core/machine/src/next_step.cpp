@@ -3,6 +3,12 @@
 
 namespace chalkline::machine {
 
+bool may_resume(const Snapshot& now) {
+    const bool held = now.state == ControllerState::hold || now.state == ControllerState::door;
+    // Only a shut door, or a switch that was let go, can be gone on from.
+    return now.connected && held && now.sub == 0 && now.pins.find_first_of("DH") == std::string::npos;
+}
+
 std::vector<NextStep> next_steps(const Snapshot& now, const MachineProfile& profile) {
     if (!now.connected) return {NextStep::connect};
     const bool homes = profile.home != HomeCorner::none;
@@ -10,10 +16,8 @@ std::vector<NextStep> next_steps(const Snapshot& now, const MachineProfile& prof
         case ControllerState::alarm:
             return homes ? std::vector{NextStep::home, NextStep::unlock} : std::vector{NextStep::unlock};
         case ControllerState::hold:
-            return {NextStep::resume, NextStep::stop};
         case ControllerState::door:
-            // Only a shut door can be gone on from.
-            return now.sub == 0 ? std::vector{NextStep::resume, NextStep::stop} : std::vector{NextStep::stop};
+            return may_resume(now) ? std::vector{NextStep::resume, NextStep::stop} : std::vector{NextStep::stop};
         case ControllerState::sleep:
             return {NextStep::wake};
         case ControllerState::check:

@@ -211,6 +211,11 @@ void Controller::set_door(bool open) {
     door_open_ = open;
 }
 
+void Controller::press_start(bool down) {
+    if (down && !start_pressed_) realtime('~');
+    start_pressed_ = down;
+}
+
 void Controller::set_hold_switch(bool down) {
     if (down && (state_ == State::run || state_ == State::jog)) holding_ = true;
     hold_switch_ = down;

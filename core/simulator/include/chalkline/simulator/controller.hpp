@@ -63,8 +63,8 @@ class Controller : public Device {
 
     /// How far below the head's height at switching on the piece lies, mm: where a probe touches.
     void set_piece_depth(double depth) { piece_depth_ = depth; }
-    /// The start button is held down.
-    void press_start(bool down) { start_pressed_ = down; }
+    /// The start button is held down. Going down it ends a hold, as `~` does.
+    void press_start(bool down);
     /// The door's switch. What moves is held; only a shut door can be gone on from.
     void set_door(bool open);
     /// The hold switch, as a foot switch has it: what moves is held while it is down.
