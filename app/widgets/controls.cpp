@@ -137,7 +137,10 @@ void ValueField::keyPressEvent(QKeyEvent* event) {
         event->accept();
         return;
     }
+    // What was just typed is taken; a sheet is confirmed by the next Return.
+    const bool takes = (event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter) && isModified();
     QLineEdit::keyPressEvent(event);
+    if (takes) event->accept();
 }
 
 void ValueField::mark_wrong(const QString& why) {

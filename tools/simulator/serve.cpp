@@ -80,7 +80,11 @@ class Server {
                 take(1);
                 continue;
             }
-            owed -= play(std::min(owed, quantum));
+            // All of it, also after a nap at rest: else time would run slower there.
+            while (owed >= tick && end_asked == 0) {
+                owed -= play(std::min(owed, quantum));
+                take(0);
+            }
         }
     }
 
