@@ -106,7 +106,10 @@ MarkFact frame_fact(const job::Job& job, const MachineLink& machine, const BurnD
 MarkFact burn_fact(const job::Job& job, const PlanKeeper& plans, const MachineLink& machine, const BurnDesk& desk) {
     if (desk.burning())
         return {MarkState::not_yet, tr("burning · %1 %").arg(static_cast<int>(std::floor(desk.share_done() * 100)))};
-    if (desk.trouble()) return {MarkState::attention, desk.trouble()->what};
+    const QString sure = desk.broken_off() ? tr("%1 % sure").arg(static_cast<int>(desk.share_done() * 100)) : QString();
+    if (desk.trouble())
+        return {MarkState::attention, sure.isEmpty() ? desk.trouble()->what : desk.trouble()->what + " · " + sure};
+    if (!sure.isEmpty()) return {MarkState::attention, tr("broken off · %1").arg(sure)};
     if (const auto at = desk.burned_at()) return {MarkState::done, tr("burned %1").arg(at->toString("hh:mm"))};
     if (job.motifs.empty()) return {MarkState::not_yet, {}};
     if (!machine.connected()) return {MarkState::not_yet, tr("no machine connected")};

@@ -1,0 +1,98 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/machine/walk.hpp>
+#include <chalkline/planning/rehearsal.hpp>
+
+#include <algorithm>
+
+namespace chalkline::planning {
+
+using geometry::Point;
+using machine::Operation;
+
+Rehearsal::Rehearsal(std::shared_ptr<const Plan> plan)
+    : plan_(std::move(plan)), starts_(plan_->program.operations.size()), lengths_(plan_->program.operations.size(), 0) {
+    const auto& operations = plan_->program.operations;
+    Point at;
+    std::size_t reached = 0;
+    bool known = false;
+    machine::walk(plan_->program, [&](const machine::Stretch& stretch) {
+        const auto operation = static_cast<std::size_t>(stretch.place.operation);
+        // Nobody knows where the first way begins: it is taken to have no length.
+        if (!std::exchange(known, true)) at = stretch.to;
+        for (; reached <= operation; ++reached)
+            starts_[reached] = at;
+        lengths_[operation] += geometry::distance(at, stretch.to);
+        at = stretch.to;
+    });
+    for (; reached < operations.size(); ++reached)
+        starts_[reached] = at;
+    for (std::size_t i = 0; i < operations.size(); ++i) {
+        const job::Id step = operations[i].origin.step;
+        if (step < 0) continue;
+        if (spans_.empty() || spans_.back().step != step) spans_.push_back({step, begins(i), 0});
+        spans_.back().to = plan_->finished_at[i];
+    }
+}
+
+namespace {
+
+/// Where a way of straight moves is after so many millimetres, and whether it is lit there.
+struct Along {
+    Point place;
+    machine::PowerValue power = 0;
+};
+
+Along along(const machine::Program& program, const Operation& operation, Point from, double way) {
+    Along found{from, 0};
+    const auto ride = [&](Point to, machine::PowerValue power) {
+        const double length = geometry::distance(from, to);
+        found.power = power;
+        found.place = length > 0 ? geometry::between(from, to, std::min(1.0, way / length)) : to;
+        way -= length;
+        from = to;
+        return way <= 0;
+    };
+    if (const auto* travel = std::get_if<machine::Travel>(&operation.act)) {
+        ride(travel->to, 0);
+    } else if (const auto* trace = std::get_if<machine::Trace>(&operation.act)) {
+        for (std::uint32_t i = 0; i < trace->count; ++i)
+            if (ride(program.points[trace->first + i], trace->power)) break;
+    } else if (const auto* sweep = std::get_if<machine::Sweep>(&operation.act)) {
+        const Point begin = from;
+        const double whole = geometry::distance(begin, sweep->to) * 1000;
+        double gone = 0;
+        for (std::uint32_t i = 0; i < sweep->count && whole > 0; ++i) {
+            const machine::Run& run = program.runs[sweep->first + i];
+            gone += run.micrometres;
+            if (ride(geometry::between(begin, sweep->to, gone / whole), run.power)) break;
+        }
+    }
+    return found;
+}
+
+}  // namespace
+
+Rehearsal::Instant Rehearsal::at(double seconds) const {
+    constexpr double full = 10000;  // of PowerValue
+    const auto& ends = plan_->finished_at;
+    const auto& operations = plan_->program.operations;
+    seconds = std::clamp(seconds, 0.0, total());
+    const auto found = static_cast<std::size_t>(std::upper_bound(ends.begin(), ends.end(), seconds) - ends.begin());
+    Instant instant;
+    instant.operation = found;
+    if (found >= operations.size()) {
+        if (!starts_.empty())
+            instant.head = along(plan_->program, operations.back(), starts_.back(), lengths_.back()).place;
+        return instant;
+    }
+    const double begin = begins(found), lasts = ends[found] - begin;
+    const double share = lasts > 0 ? (seconds - begin) / lasts : 1;
+    const Along here = along(plan_->program, operations[found], starts_[found], lengths_[found] * share);
+    instant.head = here.place;
+    instant.power = here.power / full;
+    instant.speed = lasts > 0 ? lengths_[found] / lasts * 60 : 0;
+    instant.origin = operations[found].origin;
+    return instant;
+}
+
+}  // namespace chalkline::planning
