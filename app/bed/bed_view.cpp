@@ -223,6 +223,7 @@ void BedView::mousePressEvent(QMouseEvent* event) {
     grip_from_ = event->position();
     if (event->button() == Qt::MiddleButton || (event->button() == Qt::LeftButton && space_held_)) {
         grip_ = Grip::view;
+        space_dragged_ = space_held_;
         setCursor(Qt::ClosedHandCursor);
     } else if (event->button() != Qt::LeftButton) {
         return;
@@ -232,6 +233,8 @@ void BedView::mousePressEvent(QMouseEvent* event) {
     } else if (pick_place_) {
         const auto take = pick_place_;
         take(camera_.to_bed(event->position()));
+    } else if (rehearsal_ && rehearsal_->click(event->position())) {
+        return;
     } else if (head_held_ && head_hand_.press(event->position(), camera_)) {
         grip_ = Grip::head;
     } else if (stock_held_ && takes_stock(event->position())) {
@@ -326,6 +329,7 @@ void BedView::keyPressEvent(QKeyEvent* event) {
         case Qt::Key_P:
             return show_bare_paths(!bare_paths_);
         case Qt::Key_Space:
+            if (!event->isAutoRepeat()) space_dragged_ = false;
             space_held_ = true;
             setCursor(Qt::OpenHandCursor);
             return;
@@ -346,6 +350,8 @@ void BedView::keyReleaseEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_Space && !event->isAutoRepeat()) {
         space_held_ = false;
         unsetCursor();
+        // Pressed and let go without dragging the view it plays.
+        if (rehearsal_ && !space_dragged_) rehearsal_->player().play(!rehearsal_->player().playing());
         return;
     }
     QWidget::keyReleaseEvent(event);
@@ -365,7 +371,7 @@ void BedView::paintEvent(QPaintEvent*) {
     draw_piece(painter);
     draw_art(painter);
     if (stock_held_) stock_hand_.draw(painter, camera_);
-    if (!desk_.burning()) hand_.draw(painter, camera_);
+    if (!desk_.burning() && !rehearsal_) hand_.draw(painter, camera_);
     draw_marked(painter);
     hand_.draw_datum(painter, camera_);
     draw_places(painter);
@@ -405,22 +411,40 @@ void BedView::draw_scene(QPainter& painter) {
     paint_art(painter, camera_, size(), scene_, layers_);
 }
 
+void BedView::rehearse(RehearsalLayer* rehearsal) {
+    if (rehearsal_) disconnect(rehearsal_, nullptr, this, nullptr);
+    rehearsal_ = rehearsal;
+    if (rehearsal_) connect(rehearsal_, &RehearsalLayer::changed, this, qOverload<>(&QWidget::update));
+    update();
+}
+
+std::map<int, QColor> BedView::step_tones() const {
+    std::map<int, QColor> tones;
+    for (const job::Step& step : document_.job().steps)
+        tones[step.id] = tone_of(step.settings, machine_.profile(), roles_);
+    return tones;
+}
+
 void BedView::draw_art(QPainter& painter) {
+    constexpr double faint = 0.22;
     const auto plan = desk_.burning_plan();
+    if (rehearsal_ && rehearsal_->player().rehearsal() && !desk_.burning()) {
+        painter.setOpacity(faint);
+        draw_scene(painter);
+        painter.setOpacity(1);
+        return rehearsal_->paint(painter,
+                                 {camera_, size(), devicePixelRatioF(), step_tones(), machine_.profile().spot});
+    }
     if (!plan) {
         burned_.clear();
         return draw_scene(painter);
     }
     // What is still to come is faint, what is burned is there.
-    constexpr double faint = 0.22;
     painter.setOpacity(faint);
     draw_scene(painter);
     painter.setOpacity(1);
-    std::map<int, QColor> tones;
-    for (const job::Step& step : document_.job().steps)
-        tones[step.id] = tone_of(step.settings, machine_.profile(), roles_);
     painter.drawImage(0, 0,
-                      burned_.up_to(desk_.operations_done(), plan, camera_, size(), devicePixelRatioF(), tones,
+                      burned_.up_to(desk_.operations_done(), plan, camera_, size(), devicePixelRatioF(), step_tones(),
                                     machine_.profile().spot));
     if (const auto& broken = desk_.broken_off(); broken && !desk_.burning())
         BurnLayer::draw_between(painter, *plan, camera_, broken->done, broken->begun, roles_.attention);

@@ -11,10 +11,12 @@
 #include "bed/stock_hand.hpp"
 #include "document/job_document.hpp"
 #include "document/plan_keeper.hpp"
+#include "rehearsal/rehearsal_layer.hpp"
 #include "session/burn_desk.hpp"
 #include "session/machine_link.hpp"
 #include "theme/theme.hpp"
 
+#include <QPointer>
 #include <QWidget>
 #include <functional>
 #include <optional>
@@ -58,6 +60,8 @@ class BedView : public QWidget {
     void mark_areas(bool on);
     bool areas_marked() const { return mark_areas_; }
     void stop_picking();
+    /// The rehearsal is shown in place of the art; null: the art.
+    void rehearse(RehearsalLayer* rehearsal);
     const Camera& camera() const { return camera_; }
     /// What is shown is drawn for this view; large art lags behind for a moment.
     bool art_is_sharp() const { return !large_ || picture_.sharp(camera_); }
@@ -86,6 +90,7 @@ class BedView : public QWidget {
     void scene_changed();
     void draw_scene(QPainter& painter);
     void draw_art(QPainter& painter);
+    std::map<int, QColor> step_tones() const;
     void draw_piece(QPainter& painter) const;
     void draw_places(QPainter& painter) const;
     void draw_marked(QPainter& painter) const;
@@ -112,6 +117,7 @@ class BedView : public QWidget {
     StockHand stock_hand_;
     HeadHand head_hand_;
     BedPhoto photo_;
+    QPointer<RehearsalLayer> rehearsal_;
     bool stock_held_ = false, head_held_ = false;
     enum class Grip { none, art, stock, head, view, stroke } grip_ = Grip::none;
     std::function<void(const std::vector<geometry::Point>&)> pick_stroke_;
@@ -122,7 +128,7 @@ class BedView : public QWidget {
     std::vector<geometry::Point> marks_;
     bool stroke_seen_ = false;
     bool bare_paths_ = false, mark_areas_ = false;
-    bool space_held_ = false;
+    bool space_held_ = false, space_dragged_ = false;
     QPointF grip_from_;
 };
 

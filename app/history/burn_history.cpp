@@ -39,10 +39,9 @@ bool in_use(const QString& folder) {
 /// "Cut 100 %, 240 mm/min, 2 passes"
 QString words_of(const job::Step& step) {
     const auto& s = step.settings;
-    return QObject::tr("%1 %2 %, %3 mm/min, %n passes", nullptr, s.passes)
-        .arg(wording::name(s.kind))
-        .arg(s.power.percent())
-        .arg(s.speed.mm_per_min());
+    const QString once =
+        QObject::tr("%1 %2 %, %3 mm/min").arg(wording::name(s.kind)).arg(s.power.percent()).arg(s.speed.mm_per_min());
+    return s.passes == 1 ? once : QObject::tr("%1, %2 passes").arg(once).arg(s.passes);
 }
 
 }  // namespace
@@ -73,6 +72,15 @@ std::vector<BurnRecord> BurnHistory::records() const {
         if (auto record = read_record(folder.filePath())) found.push_back(std::move(*record));
     std::sort(found.begin(), found.end(), [](const BurnRecord& a, const BurnRecord& b) { return a.begun > b.begun; });
     return found;
+}
+
+planning::Correction BurnHistory::correction() const {
+    std::vector<planning::Burned> burned;
+    for (const BurnRecord& record : records())
+        if (record.end == machine::BurnEnd::finished &&
+            record.machine == QString::fromStdString(machine_.profile().name))
+            burned.push_back({record.planned, record.took});
+    return planning::correction_from(burned);
 }
 
 BurnRecord BurnHistory::fresh_record() const {

@@ -7,6 +7,8 @@
 #include "session/burn_desk.hpp"
 #include "tasks/task_runner.hpp"
 
+#include <chalkline/planning/gains.hpp>
+
 #include <QLockFile>
 #include <QObject>
 #include <memory>
@@ -26,6 +28,8 @@ class BurnHistory : public QObject {
 
     /// Newest first.
     std::vector<BurnRecord> records() const;
+    /// How true the plans of this machine's finished burns were.
+    planning::Correction correction() const;
     /// Of the job that is open, burned last; nothing before its first burn.
     const std::optional<BurnRecord>& current() const { return current_; }
     void note(const BurnRecord& record, const QString& words);

@@ -157,6 +157,19 @@ void JobFiles::save_program(const std::shared_ptr<const planning::Plan>& plan, c
     dialog->show();
 }
 
+void JobFiles::save_run_sheet(const RunSheet& sheet) {
+    auto* dialog = make_dialog(window_, tr("Run sheet as a page"), QFileDialog::AcceptSave);
+    dialog->setObjectName("saveRunSheet");
+    dialog->setDefaultSuffix("pdf");
+    dialog->setNameFilter(tr("Pages (*.pdf)"));
+    connect(dialog, &QFileDialog::fileSelected, this, [this, sheet](const QString& path) {
+        const auto written = write_run_sheet(sheet, path);
+        Q_EMIT message(written ? wording::Message{tr("The run sheet is saved as %1").arg(path), {}, {}}
+                               : wording::describe(written.error()));
+    });
+    dialog->show();
+}
+
 void JobFiles::guard(std::function<void()> action) {
     if (!document_.unsaved()) return action();
     auto* sheet = new Sheet(tr("“%1” has changes that were not saved").arg(document_.title()), window_);

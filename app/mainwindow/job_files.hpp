@@ -2,6 +2,7 @@
 #pragma once
 #include "document/autosave.hpp"
 #include "document/job_document.hpp"
+#include "papers/run_sheet_page.hpp"
 #include "tasks/task_runner.hpp"
 
 #include <chalkline/surroundings/surroundings.hpp>
@@ -30,6 +31,8 @@ class JobFiles : public QObject {
     void export_svg(const machine::MachineProfile& machine);
     /// The program that would be burned, as a file for a machine fed by card.
     void save_program(const std::shared_ptr<const planning::Plan>& plan, const machine::MachineProfile& machine);
+    /// The run sheet as a page for the wall.
+    void save_run_sheet(const RunSheet& sheet);
     /// What a new job begins with.
     void set_beginning(std::function<job::Job()> beginning) { beginning_ = std::move(beginning); }
     /// Runs `action` at once when nothing would be lost, after an answer otherwise.

@@ -67,7 +67,9 @@ MainWindow::MainWindow(const WindowOptions& options)
       placing_(document_, machine_.profile()),
       art_(document_, options.profile, options.surroundings),
       autosave_(document_, options_.recovery_folder),
-      recipes_(options_.recipes, options.profile) {
+      recipes_(options_.recipes, options.profile),
+      player_(plans_),
+      rehearsal_(player_, roles_) {
     setObjectName("window");
     setWindowTitle("Chalkline");
     setAcceptDrops(true);
@@ -162,6 +164,8 @@ MainWindow::~MainWindow() {
     art_.disconnect();
     inbox_.disconnect();
     recipes_.disconnect();
+    player_.disconnect();
+    rehearsal_.disconnect();
     qDeleteAll(findChildren<QWidget*>(Qt::FindDirectChildrenOnly));
 }
 
@@ -177,25 +181,15 @@ void MainWindow::build() {
     trays_ = new QStackedWidget(this);
     trays_->setFixedWidth(tray_width);
 
-    const TrayContext context{document_,
-                              plans_,
-                              machine_,
-                              keeper_,
-                              desk_,
-                              burns_,
-                              waiting_,
-                              *bed_,
-                              placing_,
-                              art_,
-                              inbox_,
-                              recipes_,
-                              *options_.surroundings,
+    const TrayContext context{document_, plans_,   machine_, keeper_, desk_,    burns_,     waiting_,
+                              *bed_,     placing_, art_,     inbox_,  recipes_, rehearsal_, *options_.surroundings,
                               roles_};
     auto* art = new ArtTray(context);
     steps_tray_ = new StepsTray(context);
     auto* burn = new BurnTray(context);
-    for (QWidget* tray : std::initializer_list<QWidget*>{art, steps_tray_, new StockTray(context),
-                                                         new RehearseTray(context), new FrameTray(context), burn})
+    auto* rehearse = new RehearseTray(context);
+    for (QWidget* tray : std::initializer_list<QWidget*>{art, steps_tray_, new StockTray(context), rehearse,
+                                                         new FrameTray(context), burn})
         trays_->addWidget(make_tray_page(tray));
 
     auto* middle = new QHBoxLayout;
@@ -236,6 +230,7 @@ void MainWindow::build() {
     connect(burn, &BurnTray::go_on_wanted, this, [this] { open_go_on_sheet(desk_, machine_.profile(), bed_); });
     connect(burn, &BurnTray::save_wanted, this,
             [this] { files_->save_program(plans_.planned().plan, machine_.profile()); });
+    connect(rehearse, &RehearseTray::paper_wanted, this, &MainWindow::save_run_sheet);
     connect(burn, &BurnTray::burn_wanted, this, &MainWindow::ask_to_burn);
     connect(burn, &BurnTray::open_wanted, this, [this](const QString& path) { files_->open({path}); });
     connect(burn, &BurnTray::history_wanted, this, [this] {
@@ -280,7 +275,10 @@ void MainWindow::add_shortcuts() {
         choose(Mark::frame);
         desk_.frame_side();
     });
-    add(QKeySequence("R"), [this] { choose(Mark::rehearse); });
+    add(QKeySequence("R"), [this] {
+        choose(Mark::rehearse);
+        bed_->setFocus();
+    });
     add(QKeySequence("Ctrl+Return"), [this] {
         choose(Mark::burn);
         ask_to_burn();
@@ -305,6 +303,8 @@ void MainWindow::choose(Mark mark) {
     trays_->setCurrentIndex(static_cast<int>(mark));
     bed_->hold_stock(mark == Mark::stock);
     bed_->hold_head(mark == Mark::frame);
+    bed_->rehearse(mark == Mark::rehearse ? &rehearsal_ : nullptr);
+    if (mark != Mark::rehearse) player_.play(false);
 }
 
 void MainWindow::show_line() {
@@ -371,6 +371,17 @@ void MainWindow::tell_of_burn(machine::BurnEnd how) {
     if (how == machine::BurnEnd::stopped) return;  // whoever stopped it knows
     desktop_.tell(well ? tr("Burned") : tr("The burn broke off"),
                   well || !desk_.trouble() ? document_.title() : desk_.trouble()->whole(), !well);
+}
+
+void MainWindow::save_run_sheet() {
+    const Planned& planned = plans_.planned();
+    if (!planned.plan) return;
+    // As the bed looks when nobody rehearses on it.
+    bed_->rehearse(nullptr);
+    const QImage picture = bed_->grab().toImage();
+    bed_->rehearse(&rehearsal_);
+    files_->save_run_sheet({document_.title(), document_.job(), planned.plan, desk_.checks(), machine_.profile(),
+                            burns_.correction().factor, picture});
 }
 
 void MainWindow::open_connection() {

@@ -14,6 +14,7 @@
 #include "mainwindow/top_bar.hpp"
 #include "rail/machine_rail.hpp"
 #include "recipes/recipe_desk.hpp"
+#include "rehearsal/rehearsal_layer.hpp"
 #include "session/burn_desk.hpp"
 #include "session/machine_keeper.hpp"
 #include "session/machine_link.hpp"
@@ -53,6 +54,8 @@ class MainWindow : public QWidget {
     MachineKeeper& keeper() { return keeper_; }
     BurnDesk& desk() { return desk_; }
     BurnHistory& burns() { return burns_; }
+    Player& player() { return player_; }
+    RehearsalLayer& rehearsal() { return rehearsal_; }
     PlanKeeper& plans() { return plans_; }
     BedView& bed() { return *bed_; }
     ChalkLine& line() { return *line_; }
@@ -87,6 +90,7 @@ class MainWindow : public QWidget {
     void ask_to_burn();
     void open_connection();
     void take_recipes();
+    void save_run_sheet();
     void open_burned(const BurnRecord& record);
     void tell_of_burn(machine::BurnEnd how);
     bool escape_pressed();
@@ -106,6 +110,8 @@ class MainWindow : public QWidget {
     Autosave autosave_;
     Inbox inbox_;
     RecipeDesk recipes_;
+    Player player_;
+    RehearsalLayer rehearsal_;
     SampleMachine sample_;
     QUndoGroup history_;
     JobFiles* files_ = nullptr;

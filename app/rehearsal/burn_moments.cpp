@@ -55,7 +55,7 @@ class Canvas {
     void touch(int x, int y, double cover, QColor colour, double moment) {
         const std::size_t place =
             static_cast<std::size_t>(y) * static_cast<std::size_t>(width_) + static_cast<std::size_t>(x);
-        if (cover > 0.03) moments_[place] = std::min(moments_[place], static_cast<float>(moment));
+        moments_[place] = std::min(moments_[place], static_cast<float>(moment));
         QRgb& pixel = reinterpret_cast<QRgb*>(image_.scanLine(y))[x];
         const auto mix = [cover](int over, int under) {
             return static_cast<int>(std::lround(over * cover + under * (1 - cover)));

@@ -1,6 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "rehearsal/rehearsal_layer.hpp"
 
+#include <algorithm>
+#include <cmath>
+
 namespace chalkline::app {
 namespace {
 
@@ -40,6 +43,7 @@ void RehearsalLayer::begin_drawing(const View& view) {
 
 void RehearsalLayer::paint(QPainter& painter, const View& view) {
     if (!player_.rehearsal()) return;
+    if (dose_) return paint_dose(painter, view.camera);
     begin_drawing(view);
     if (moments_) {
         painter.save();
@@ -52,6 +56,41 @@ void RehearsalLayer::paint(QPainter& painter, const View& view) {
     }
     if (player_.travel_shown()) paint_ways(painter, view.camera);
     paint_head(painter, view.camera);
+}
+
+void RehearsalLayer::show_dose(std::shared_ptr<const planning::DoseGrid> dose) {
+    dose_ = std::move(dose);
+    dose_image_ = {};
+    if (dose_ && dose_->columns > 0) {
+        // Burn tones by the logarithm, over a factor of a hundred below the hottest.
+        const float most = *std::max_element(dose_->dose.begin(), dose_->dose.end());
+        dose_image_ = QImage(dose_->columns, dose_->rows, QImage::Format_ARGB32_Premultiplied);
+        for (int y = 0; y < dose_->rows; ++y)
+            for (int x = 0; x < dose_->columns; ++x) {
+                const float here = dose_->at(x, y);
+                const double share = here > 0 ? 1 + std::log10(here / most) / 2 : 0;
+                dose_image_.setPixelColor(
+                    x, dose_->rows - 1 - y,
+                    here > 0 ? roles_.burn_tone(std::clamp(share, 0.0, 1.0)) : QColor(0, 0, 0, 0));
+            }
+    }
+    Q_EMIT changed();
+}
+
+void RehearsalLayer::paint_dose(QPainter& painter, const Camera& camera) const {
+    const geometry::Point far{dose_->corner.x, dose_->corner.y + dose_->rows * dose_->cell};
+    const QSizeF size(dose_->columns * dose_->cell * camera.scale, dose_->rows * dose_->cell * camera.scale);
+    painter.drawImage(QRectF(camera.to_screen(far), size), dose_image_);
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(QPen(roles_.attention, 2));
+    for (const planning::HotSpot& hot : dose_->hot)
+        painter.drawEllipse(camera.to_screen(hot.place), 9, 9);
+}
+
+bool RehearsalLayer::click(QPointF place) {
+    const auto moment = when(place);
+    if (moment) player_.show(*moment);
+    return moment.has_value();
 }
 
 /// The dark ways that led here, the older the fainter.

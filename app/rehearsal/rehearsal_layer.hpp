@@ -5,6 +5,8 @@
 #include "tasks/task_runner.hpp"
 #include "theme/theme.hpp"
 
+#include <chalkline/planning/dose_grid.hpp>
+
 #include <QObject>
 #include <QPainter>
 #include <memory>
@@ -26,6 +28,11 @@ class RehearsalLayer : public QObject {
         double spot = 0.1;
     };
     void paint(QPainter& painter, const View& view);
+    /// Shows the energy laid down instead of the burn; null: the burn.
+    void show_dose(std::shared_ptr<const planning::DoseGrid> dose);
+    /// A click on the bed: the moment that place is burned is shown. False where nothing burns.
+    bool click(QPointF place);
+    Player& player() { return player_; }
     /// When the place of the screen nearest to this one is burned, s.
     std::optional<double> when(QPointF place) const;
     /// What is shown belongs to the view asked for last.
@@ -36,6 +43,7 @@ class RehearsalLayer : public QObject {
 
  private:
     void begin_drawing(const View& view);
+    void paint_dose(QPainter& painter, const Camera& camera) const;
     void paint_ways(QPainter& painter, const Camera& camera) const;
     void paint_head(QPainter& painter, const Camera& camera) const;
 
@@ -45,6 +53,8 @@ class RehearsalLayer : public QObject {
     std::shared_ptr<const planning::Plan> drawn_plan_;
     Camera drawn_camera_;
     QSize drawn_size_;
+    std::shared_ptr<const planning::DoseGrid> dose_;
+    QImage dose_image_;  ///< a pixel a cell, the far row on top
     TaskRunner drawing_;
 };
 

@@ -1,13 +1,29 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/rehearse_tray.hpp"
 
+#include "trays/compare_panel.hpp"
 #include "widgets/controls.hpp"
 
+#include <chalkline/job/edits.hpp>
 #include <chalkline/wording/wording.hpp>
 
+#include <QGridLayout>
+#include <QHBoxLayout>
+#include <QSignalBlocker>
 #include <QVBoxLayout>
 
 namespace chalkline::app {
+namespace {
+
+constexpr double dose_cell = 0.5;  // mm
+constexpr int whole_job = 0;       // stands in the list of what is played; steps have their numbers
+
+QString minutes(double seconds) {
+    const auto whole = static_cast<qint64>(seconds + 0.5);
+    return QString("%1:%2").arg(whole / 60).arg(whole % 60, 2, 10, QChar('0'));
+}
+
+}  // namespace
 
 RehearseTray::RehearseTray(const TrayContext& context, QWidget* parent) : QWidget(parent), context_(context) {
     auto* all = new QVBoxLayout(this);
@@ -17,21 +33,122 @@ RehearseTray::RehearseTray(const TrayContext& context, QWidget* parent) : QWidge
     total_ = make_label({}, Tone::plain, this);
     total_->setStyleSheet(QString("font-size: %1px; font-weight: 600;").arg(theme::large));
     all->addWidget(total_);
-    ribbon_ = new TimeRibbon(context_.roles, this);
-    all->addWidget(ribbon_);
+    learned_ = make_label({}, Tone::quiet, this);
+    all->addWidget(learned_);
+    build_player(all);
+    table_place_ = new QVBoxLayout;
+    all->addLayout(table_place_);
+    gains_fold_ = new Fold(tr("What would make it shorter"), this);
+    all->addWidget(gains_fold_);
+    hot_fold_ = new Fold(tr("Where it gets hot"), this);
+    dose_ = new QCheckBox(tr("Show the energy on the bed"), hot_fold_);
+    hot_fold_->body()->addWidget(dose_);
+    all->addWidget(hot_fold_);
+    all->addWidget(new ComparePanel(context_, this));
+    auto* paper = make_button(tr("Run sheet as a page…"), ButtonLook::link, this);
+    paper->setToolTip(tr("A PDF for the workshop wall: picture, piece, steps, times and checks"));
+    all->addWidget(paper, 0, Qt::AlignLeft);
     note_ = make_label({}, Tone::attention, this);
     all->addWidget(note_);
     all->addStretch(1);
+    connect(paper, &QPushButton::clicked, this, &RehearseTray::paper_wanted);
+    connect(dose_, &QCheckBox::toggled, this, &RehearseTray::show_dose);
     connect(&context_.plans, &PlanKeeper::changed, this, &RehearseTray::show_plan);
+    connect(&context_.history, &BurnHistory::changed, this, &RehearseTray::show_plan);
+    connect(&context_.rehearsal.player(), &Player::moved, this, &RehearseTray::show_moment);
     show_plan();
+}
+
+void RehearseTray::build_player(QVBoxLayout* all) {
+    Player& player = context_.rehearsal.player();
+    ribbon_ = new TimeRibbon(context_.roles, this);
+    ribbon_->let_scrub(true);
+    connect(ribbon_, &TimeRibbon::scrubbed, &player, &Player::show_share);
+    all->addWidget(ribbon_);
+    auto* row = new QHBoxLayout;
+    row->setSpacing(6);
+    play_ = make_button(tr("Play"), ButtonLook::plain, this);
+    play_->setToolTip(tr("Space on the bed"));
+    connect(play_, &QPushButton::clicked, this, [&player] { player.play(!player.playing()); });
+    row->addWidget(play_);
+    pace_ = new QComboBox(this);
+    pace_->setAccessibleName(tr("How fast it plays"));
+    for (const int pace : {1, 10, 60})
+        pace_->addItem(tr("%1 ×").arg(pace), pace);
+    pace_->setCurrentIndex(1);
+    keep_from_wheel(pace_);
+    connect(pace_, &QComboBox::activated, this, [this, &player] { player.set_pace(pace_->currentData().toInt()); });
+    row->addWidget(pace_);
+    next_ = make_button(tr("Next step"), ButtonLook::plain, this);
+    connect(next_, &QPushButton::clicked, &player, &Player::to_next_step);
+    row->addWidget(next_);
+    row->addStretch(1);
+    all->addLayout(row);
+    auto* second = new QHBoxLayout;
+    loop_ = new QComboBox(this);
+    loop_->setAccessibleName(tr("What is played"));
+    keep_from_wheel(loop_);
+    connect(loop_, &QComboBox::activated, this, [this, &player] {
+        const int step = loop_->currentData().toInt();
+        player.loop(step == whole_job ? std::nullopt : std::optional<job::Id>(step));
+    });
+    second->addWidget(loop_);
+    ways_ = new QCheckBox(tr("Dark ways"), this);
+    ways_->setChecked(player.travel_shown());
+    connect(ways_, &QCheckBox::toggled, &player, &Player::show_travel);
+    second->addWidget(ways_);
+    second->addStretch(1);
+    all->addLayout(second);
+    moment_ = make_label({}, Tone::quiet, this);
+    moment_->setAccessibleName(tr("This moment"));
+    moment_->setMinimumHeight(34);
+    moment_->setAlignment(Qt::AlignTop);
+    all->addWidget(moment_);
 }
 
 void RehearseTray::show_plan() {
     const Planned& planned = context_.plans.planned();
     const bool stale = context_.plans.stale();
     setEnabled(!stale);
-    delete table_;
-    table_ = nullptr;
+    show_notes();
+    for (QWidget* part :
+         std::initializer_list<QWidget*>{ribbon_, play_, pace_, next_, loop_, ways_, moment_, gains_fold_, hot_fold_})
+        part->setVisible(planned.plan != nullptr);
+    if (!planned.plan) {
+        total_->setText(stale ? tr("Planning…") : tr("Nothing to burn yet"));
+        learned_->hide();
+        delete std::exchange(table_, nullptr);
+        shown_.reset();
+        return;
+    }
+    const auto correction = context_.history.correction();
+    total_->setText(
+        stale ? tr("Planning…")
+              : tr("About %1")
+                    .arg(wording::duration(Duration::seconds(planned.plan->total.seconds() * correction.factor))));
+    learned_->setVisible(correction.burns > 0);
+    const QString from = correction.burns == 1 ? tr("one burn") : tr("%1 burns").arg(correction.burns);
+    learned_->setText(tr("estimate %1, corrected by %2 of this machine (× %3)")
+                          .arg(wording::duration(planned.plan->total), from)
+                          .arg(correction.factor, 0, 'f', 2));
+    if (stale || planned.plan == shown_) return;
+    shown_ = planned.plan;
+    ribbon_->show_segments(
+        segments_of(*planned.plan, context_.document.job(), context_.machine.profile(), context_.roles));
+    const QSignalBlocker quiet(loop_);
+    loop_->clear();
+    loop_->addItem(tr("The whole job"), whole_job);
+    for (const auto& report : planned.plan->steps)
+        if (const job::Step* step = context_.document.job().step(report.step))
+            loop_->addItem(tr("Only %1, over and over").arg(wording::name(step->settings.kind).toLower()), report.step);
+    show_table();
+    work_out_gains();
+    show_dose(dose_->isChecked());
+    show_moment();
+}
+
+void RehearseTray::show_notes() {
+    const Planned& planned = context_.plans.planned();
     QStringList notes;
     if (planned.error) notes << wording::describe(*planned.error).whole();
     for (const auto& check : planned.checks)
@@ -40,15 +157,31 @@ void RehearseTray::show_plan() {
         notes << wording::describe(fault).whole();
     note_->setText(notes.join("\n\n"));
     note_->setVisible(!notes.isEmpty());
-    ribbon_->setVisible(planned.plan != nullptr);
-    if (!planned.plan) {
-        total_->setText(stale ? tr("Planning…") : tr("Nothing to burn yet"));
-        return;
-    }
-    total_->setText(stale ? tr("Planning…") : tr("About %1").arg(wording::duration(planned.plan->total)));
-    ribbon_->show_segments(
-        segments_of(*planned.plan, context_.document.job(), context_.machine.profile(), context_.roles));
+}
 
+/// "2:14 of 14:53 · Engrave · beam 70 % · 3200 mm/min"
+void RehearseTray::show_moment() {
+    const Player& player = context_.rehearsal.player();
+    play_->setText(player.playing() ? tr("Pause") : tr("Play"));
+    if (!player.rehearsal()) return;
+    ribbon_->show_progress(player.share());
+    const auto now = player.now();
+    QStringList facts{tr("%1 of %2").arg(minutes(player.seconds()), minutes(player.rehearsal()->total()))};
+    if (now.operation >= player.rehearsal()->plan().program.operations.size())
+        facts << tr("all is burned");
+    else if (const job::Step* step = context_.document.job().step(now.origin.step))
+        facts << wording::name(step->settings.kind);
+    if (now.power > 0)
+        facts << tr("beam %1 %").arg(QString::fromStdString(format_number(now.power * 100, 1)));
+    else if (now.speed > 0)
+        facts << tr("dark");
+    if (now.speed > 0) facts << tr("%1 mm/min").arg(static_cast<int>(now.speed));
+    moment_->setText(facts.join(" · "));
+}
+
+void RehearseTray::show_table() {
+    const Planned& planned = context_.plans.planned();
+    delete table_;
     table_ = new QWidget(this);
     auto* grid = new QGridLayout(table_);
     grid->setContentsMargins(0, 4, 0, 0);
@@ -66,10 +199,17 @@ void RehearseTray::show_plan() {
         ++row;
     };
     put(tr("Step"), tr("time"), tr("burned"), tr("dark"), Tone::quiet);
-    for (const auto& report : planned.plan->steps)
-        if (const job::Step* step = context_.document.job().step(report.step))
-            put(wording::name(step->settings.kind), wording::duration(report.time), metres(report.burn),
-                metres(report.travel), Tone::plain);
+    for (const auto& report : planned.plan->steps) {
+        const job::Step* step = context_.document.job().step(report.step);
+        if (!step) continue;
+        put(wording::name(step->settings.kind), wording::duration(report.time), metres(report.burn),
+            metres(report.travel), Tone::plain);
+        if (report.limit == planning::SpeedLimit::none) continue;
+        auto* why = make_label(
+            tr("reaches %1 mm/min: %2").arg(static_cast<int>(report.reached_speed)).arg(wording::reason(report.limit)),
+            Tone::quiet, table_);
+        grid->addWidget(why, row++, 0, 1, 4);
+    }
     grid->setColumnStretch(0, 1);
     grid->setHorizontalSpacing(14);
     auto* facts = make_label(
@@ -80,7 +220,94 @@ void RehearseTray::show_plan() {
         Tone::quiet, table_);
     facts->setVisible(planned.faults.empty());
     grid->addWidget(facts, row, 0, 1, 4);
-    static_cast<QVBoxLayout*>(layout())->insertWidget(3, table_);
+    table_place_->addWidget(table_);
+}
+
+void RehearseTray::work_out_gains() {
+    show_gains({});
+    gains_fold_->set_note(tr("looking…"));
+    planning::PlanOptions options = context_.plans.only();
+    options.shelf = context_.plans.shelf();
+    gaining_.start([plan = shown_, job = context_.document.job(), machine = context_.machine.profile(),
+                    options](const Watch& watch) { return planning::gains(job, *plan, machine, options, watch); },
+                   [this](const std::vector<planning::Gain>& gains) { show_gains(gains); });
+}
+
+void RehearseTray::show_gains(const std::vector<planning::Gain>& gains) {
+    delete gains_;
+    gains_ = new QWidget(gains_fold_);
+    auto* rows = new QVBoxLayout(gains_);
+    rows->setContentsMargins(0, 0, 0, 0);
+    rows->setSpacing(4);
+    for (const planning::Gain& gain : gains) {
+        auto* row = new QHBoxLayout;
+        auto* said = make_label(wording::describe(gain), Tone::plain, gains_);
+        row->addWidget(said, 1);
+        auto* take = make_button(tr("Do that"), ButtonLook::link, gains_);
+        take->setAccessibleName(tr("Do that: %1").arg(wording::describe(gain)));
+        connect(
+            take, &QPushButton::clicked, this,
+            [this, gain] {
+                const auto done =
+                    context_.document.edit(tr("Make it shorter"),
+                                           job::change_settings(context_.document.job(), gain.step, gain.settings,
+                                                                context_.machine.profile().top_speed()),
+                                           JobChange::steps);
+                if (!done) Q_EMIT context_.placing.refused(done.error());
+            },
+            Qt::QueuedConnection);
+        row->addWidget(take);
+        rows->addLayout(row);
+    }
+    if (gains.empty()) rows->addWidget(make_label(tr("Nothing worth a change was found."), Tone::quiet, gains_));
+    gains_fold_->body()->addWidget(gains_);
+    gains_fold_->set_note(
+        gains.empty() ? QString() : tr("up to %1").arg(wording::duration(Duration::seconds(gains.front().seconds))));
+}
+
+void RehearseTray::show_dose(bool on) {
+    if (!on || !shown_) {
+        dosing_.cancel();
+        context_.rehearsal.show_dose({});
+        delete std::exchange(hot_, nullptr);
+        hot_fold_->set_note({});
+        return;
+    }
+    dosing_.start(
+        [plan = shown_, machine = context_.machine.profile()](const Watch& watch) {
+            return std::make_shared<const planning::DoseGrid>(planning::dose_of(*plan, machine, dose_cell, watch));
+        },
+        [this](const std::shared_ptr<const planning::DoseGrid>& dose) {
+            context_.rehearsal.show_dose(dose);
+            show_hot(*dose);
+        });
+}
+
+void RehearseTray::show_hot(const planning::DoseGrid& dose) {
+    delete hot_;
+    hot_ = new QWidget(hot_fold_);
+    auto* rows = new QVBoxLayout(hot_);
+    rows->setContentsMargins(0, 0, 0, 0);
+    rows->setSpacing(4);
+    for (const planning::HotSpot& hot : dose.hot) {
+        auto* button = make_button(tr("%1 × the usual, at %2, %3 mm")
+                                       .arg(hot.times, 0, 'f', 1)
+                                       .arg(hot.place.x, 0, 'f', 1)
+                                       .arg(hot.place.y, 0, 'f', 1),
+                                   ButtonLook::link, hot_);
+        button->setToolTip(tr("Show it on the bed"));
+        connect(button, &QPushButton::clicked, this, [this, place = hot.place] { context_.bed.point_at(place); });
+        rows->addWidget(button, 0, Qt::AlignLeft);
+    }
+    const bool any = !dose.hot.empty();
+    rows->addWidget(make_label(any ? tr("More than its step usually lays down: lines that cross or lie on one another, "
+                                        "or corners under a constant beam.")
+                                   : tr("Nothing gets clearly more than its step usually lays down."),
+                               Tone::quiet, hot_));
+    hot_fold_->body()->addWidget(hot_);
+    hot_fold_->set_note(!any                   ? QString()
+                        : dose.hot.size() == 1 ? tr("one place")
+                                               : tr("%1 places").arg(dose.hot.size()));
 }
 
 }  // namespace chalkline::app

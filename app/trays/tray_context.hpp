@@ -8,6 +8,7 @@
 #include "history/burn_history.hpp"
 #include "history/waiting_jobs.hpp"
 #include "recipes/recipe_desk.hpp"
+#include "rehearsal/rehearsal_layer.hpp"
 #include "session/burn_desk.hpp"
 #include "session/machine_keeper.hpp"
 #include "session/machine_link.hpp"
@@ -30,6 +31,7 @@ struct TrayContext {
     ArtDesk& art;
     Inbox& inbox;
     RecipeDesk& recipes;
+    RehearsalLayer& rehearsal;
     const Surroundings& surroundings;
     const theme::Roles& roles;
 };

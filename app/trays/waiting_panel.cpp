@@ -50,9 +50,9 @@ void WaitingPanel::show_jobs() {
     const QStringList& paths = context_.waiting.paths();
     for (const QString& path : paths)
         add_row(path, path == paths.front());
-    fold_->set_note(paths.isEmpty() ? QString()
-                                    : tr("%n, next: %1", nullptr, static_cast<int>(paths.size()))
-                                          .arg(QFileInfo(paths.front()).completeBaseName()));
+    fold_->set_note(paths.isEmpty()
+                        ? QString()
+                        : tr("%1, next: %2").arg(paths.size()).arg(QFileInfo(paths.front()).completeBaseName()));
 }
 
 void WaitingPanel::add_row(const QString& path, bool first) {

@@ -3,6 +3,8 @@
 
 #include <chalkline/wording/wording.hpp>
 
+#include <QKeyEvent>
+#include <QMouseEvent>
 #include <QPainter>
 #include <QPainterPath>
 
@@ -25,6 +27,40 @@ void TimeRibbon::show_segments(std::vector<Segment> segments) {
 void TimeRibbon::show_progress(double share) {
     share_ = share;
     update();
+}
+
+void TimeRibbon::let_scrub(bool on) {
+    scrubs_ = on;
+    setFocusPolicy(on ? Qt::StrongFocus : Qt::NoFocus);
+    setCursor(on ? Qt::PointingHandCursor : Qt::ArrowCursor);
+}
+
+void TimeRibbon::mousePressEvent(QMouseEvent* event) {
+    if (!scrubs_ || event->button() != Qt::LeftButton) return QWidget::mousePressEvent(event);
+    mouseMoveEvent(event);
+}
+
+void TimeRibbon::mouseMoveEvent(QMouseEvent* event) {
+    if (scrubs_ && (event->buttons() & Qt::LeftButton) != 0)
+        Q_EMIT scrubbed(std::clamp(event->position().x() / std::max(1, width() - 1), 0.0, 1.0));
+}
+
+void TimeRibbon::keyPressEvent(QKeyEvent* event) {
+    const double by = event->modifiers() & Qt::ShiftModifier ? 0.1 : 0.01;
+    const auto go = [this](double share) { Q_EMIT scrubbed(std::clamp(share, 0.0, 1.0)); };
+    if (!scrubs_) return QWidget::keyPressEvent(event);
+    switch (event->key()) {
+        case Qt::Key_Left:
+            return go(share_ - by);
+        case Qt::Key_Right:
+            return go(share_ + by);
+        case Qt::Key_Home:
+            return go(0);
+        case Qt::Key_End:
+            return go(1);
+        default:
+            QWidget::keyPressEvent(event);
+    }
 }
 
 void TimeRibbon::paintEvent(QPaintEvent*) {
@@ -59,6 +95,7 @@ void TimeRibbon::paintEvent(QPaintEvent*) {
     painter.setClipping(false);
     painter.setPen(QPen(roles_.control, 1));
     painter.setBrush(Qt::NoBrush);
+    if (hasFocus()) painter.setPen(QPen(roles_.accent, 2));
     painter.drawRoundedRect(strip, 5, 5);
 
     painter.setFont(theme::font(theme::tiny));

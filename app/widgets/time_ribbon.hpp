@@ -20,15 +20,24 @@ class TimeRibbon : public QWidget {
     void show_segments(std::vector<Segment> segments);
     /// Share of the whole time that is done, 0…1; negative: not burning.
     void show_progress(double share);
+    /// Pressed and dragged, and moved by the arrows (a hundredth, with Shift a tenth), Home and End, it says where.
+    void let_scrub(bool on);
     QSize sizeHint() const override { return {200, 46}; }
+
+ Q_SIGNALS:
+    void scrubbed(double share);
 
  protected:
     void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
 
  private:
     const theme::Roles& roles_;
     std::vector<Segment> segments_;
     double share_ = -1;
+    bool scrubs_ = false;
 };
 
 }  // namespace chalkline::app

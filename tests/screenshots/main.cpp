@@ -149,7 +149,18 @@ int main(int argc, char** argv) {
     window.choose(Mark::steps);
     take_open_checks(window, photographer);
     window.choose(Mark::rehearse);
+    window.player().show_share(0.55);
+    if (!wait_for([&] { return window.rehearsal().sharp(); })) return 1;
+    QTest::qWait(400);
     photographer.take("rehearse");
+    for (auto* tick : window.findChildren<QCheckBox*>())
+        if (tick->text() == "Show the energy on the bed") tick->setChecked(true);
+    for (auto* fold : window.findChildren<app::Fold*>())
+        if (fold->isVisible()) fold->set_open(true);
+    QTest::qWait(600);
+    photographer.take("dose");
+    for (auto* tick : window.findChildren<QCheckBox*>())
+        if (tick->text() == "Show the energy on the bed") tick->setChecked(false);
 
     {
         app::ConnectionSheet ports(

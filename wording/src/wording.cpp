@@ -227,6 +227,31 @@ QString reason(planning::SpeedLimit limit) {
     return {};
 }
 
+QString describe(const planning::Gain& gain) {
+    using Kind = planning::Gain::Kind;
+    const QString name = wording::name(gain.settings.kind);
+    const QString saved = duration(Duration::seconds(gain.seconds));
+    switch (gain.kind) {
+        case Kind::both_ways:
+            return tr("%1: one-way lines cost %2").arg(name, saved);
+        case Kind::coarser_pitch:
+            return tr("%1: a pitch of %2 saves %3")
+                .arg(name, QString::fromStdString(format_length(gain.settings.line_pitch, LengthUnit::mm)), saved);
+        case Kind::single_lines:
+            return tr("%1: the second lines across cost %2").arg(name, saved);
+        case Kind::shortest_order:
+            return tr("%1: the drawn order costs %2").arg(name, saved);
+        case Kind::shorter_run_up:
+            return tr("%1: the run-up that was set costs %2").arg(name, saved);
+        case Kind::reached_speed:
+            return tr("%1: asking only for the %2 mm/min it reaches saves %3")
+                .arg(name)
+                .arg(gain.settings.speed.mm_per_min())
+                .arg(saved);
+    }
+    return {};
+}
+
 QString count_of(InkKind kind, int shapes) {
     if (kind == InkKind::fill) return shapes == 1 ? tr("1 fill") : tr("%1 fills").arg(shapes);
     if (kind == InkKind::picture) return shapes == 1 ? tr("1 picture") : tr("%1 pictures").arg(shapes);

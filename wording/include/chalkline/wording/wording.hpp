@@ -5,6 +5,7 @@
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/machine/session.hpp>
 #include <chalkline/planning/checks.hpp>
+#include <chalkline/planning/gains.hpp>
 #include <chalkline/planning/program_checker.hpp>
 #include <chalkline/recipes/recipe.hpp>
 #include <chalkline/steps/settings_json.hpp>
@@ -48,6 +49,8 @@ QString name(raster::DitherMethod method);
 QString reason(planning::SpeedLimit limit);
 /// "fill" or "line", with the count: "19 fills".
 QString count_of(InkKind kind, int shapes);
+/// "Step 1 run both ways instead of one: 4 min 10 s shorter"
+QString describe(const planning::Gain& gain);
 /// What the machine is doing, for the rail: "Idle", "Burning", "Locked".
 QString state(const machine::Snapshot& snapshot);
 /// "6 min 38 s"
