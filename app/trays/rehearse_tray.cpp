@@ -15,8 +15,9 @@
 namespace chalkline::app {
 namespace {
 
-constexpr double dose_cell = 0.5;  // mm
-constexpr int whole_job = 0;       // stands in the list of what is played; steps have their numbers
+constexpr double dose_cell = 0.5;        // mm
+constexpr std::size_t most_motifs = 12;  // of which the times are listed; more are rows of the same
+constexpr int whole_job = 0;             // stands in the list of what is played; steps have their numbers
 
 QString minutes(double seconds) {
     const auto whole = static_cast<qint64>(seconds + 0.5);
@@ -198,17 +199,32 @@ void RehearseTray::show_table() {
         }
         ++row;
     };
+    const auto note = [&](const QString& text) {
+        grid->addWidget(make_label(text, Tone::quiet, table_), row++, 0, 1, 4);
+    };
+    const planning::TimeShares shares = planning::time_shares(*planned.plan);
     put(tr("Step"), tr("time"), tr("burned"), tr("dark"), Tone::quiet);
     for (const auto& report : planned.plan->steps) {
         const job::Step* step = context_.document.job().step(report.step);
         if (!step) continue;
         put(wording::name(step->settings.kind), wording::duration(report.time), metres(report.burn),
             metres(report.travel), Tone::plain);
+        if (step->settings.passes > 1) {
+            QStringList passes;
+            for (int pass = 0; pass < step->settings.passes; ++pass)
+                if (const auto found = shares.by_pass.find({step->id, pass}); found != shares.by_pass.end())
+                    passes << minutes(found->second);
+            note(tr("its passes: %1").arg(passes.join(", ")));
+        }
         if (report.limit == planning::SpeedLimit::none) continue;
-        auto* why = make_label(
-            tr("reaches %1 mm/min: %2").arg(static_cast<int>(report.reached_speed)).arg(wording::reason(report.limit)),
-            Tone::quiet, table_);
-        grid->addWidget(why, row++, 0, 1, 4);
+        note(
+            tr("reaches %1 mm/min: %2").arg(static_cast<int>(report.reached_speed)).arg(wording::reason(report.limit)));
+    }
+    if (shares.by_motif.size() > 1 && shares.by_motif.size() <= most_motifs) {
+        QStringList pieces;
+        for (const auto& [motif, seconds] : shares.by_motif)
+            pieces << tr("no. %1 %2").arg(motif).arg(minutes(seconds));
+        note(tr("by piece of art: %1").arg(pieces.join(", ")));
     }
     grid->setColumnStretch(0, 1);
     grid->setHorizontalSpacing(14);
@@ -283,6 +299,19 @@ void RehearseTray::show_dose(bool on) {
         });
 }
 
+/// The step's dose against what is known to come out well on this piece.
+QString RehearseTray::expected_look(const job::Step& step) const {
+    const auto known = context_.recipes.fitting(context_.document.job(), step.settings.kind);
+    const auto& beam = context_.machine.profile().beam;
+    if (known.empty()) return {};
+    const double usual = steps::whole_dose(known.front().settings, beam);
+    if (usual <= 0) return {};
+    return tr("%1: %2 × the dose of the best recipe for %3")
+        .arg(wording::name(step.settings.kind))
+        .arg(steps::whole_dose(step.settings, beam) / usual, 0, 'f', 2)
+        .arg(QString::fromStdString(known.front().material));
+}
+
 void RehearseTray::show_hot(const planning::DoseGrid& dose) {
     delete hot_;
     hot_ = new QWidget(hot_fold_);
@@ -299,6 +328,9 @@ void RehearseTray::show_hot(const planning::DoseGrid& dose) {
         connect(button, &QPushButton::clicked, this, [this, place = hot.place] { context_.bed.point_at(place); });
         rows->addWidget(button, 0, Qt::AlignLeft);
     }
+    for (const job::Step& step : context_.document.job().steps)
+        if (const QString look = expected_look(step); step.on && !look.isEmpty())
+            rows->addWidget(make_label(look, Tone::plain, hot_));
     const bool any = !dose.hot.empty();
     rows->addWidget(make_label(any ? tr("More than its step usually lays down: lines that cross or lie on one another, "
                                         "or corners under a constant beam.")

@@ -2,6 +2,8 @@
 #include "bed_redraw.hpp"
 
 #include "mainwindow/main_window.hpp"
+#include "planning.hpp"
+#include "rehearsal/burn_moments.hpp"
 
 #include <chalkline/art/reader.hpp>
 #include <chalkline/job/edits.hpp>
@@ -118,6 +120,27 @@ std::vector<Figure> bed_redraw() {
     const double once = quantile(plain, 0.5);
     return {{"bed, 100 000 segments, panning", quantile(panned, 0.5), quantile(panned, 0.95), reference, once},
             {"bed, 100 000 segments, zooming", quantile(zoomed, 0.5), quantile(zoomed, 0.95), reference, once}};
+}
+
+std::vector<Figure> scrubbing() {
+    constexpr QSize screen{910, 640};
+    constexpr int moments = 120;
+    auto plan = std::make_shared<planning::Plan>(planning::plan_of(raster(1'000'000), {}));
+    const app::Camera camera{2.2, {20, 620}};
+    app::BurnMoments drawn;
+    const auto once = timed(1, [&](int) {
+        drawn = app::draw_moments(*plan, camera, screen, {{1, Qt::black}}, 0.18, {});
+    });
+    const planning::Rehearsal rehearsal(plan);
+    QImage shown;
+    const auto each = timed(moments, [&](int i) {
+        const double seconds = rehearsal.total() * ((i * 37) % moments) / moments;
+        (void)rehearsal.at(seconds);
+        shown = drawn.at(seconds);
+    });
+    return {
+        {"a moment of 10^6 moves shown", quantile(each, 0.5), quantile(each, 0.95), "a frame at 60 Hz", 1000.0 / 60},
+        {"drawing it once for a view", once[0], once[0], "a second", 1000}};
 }
 
 }  // namespace chalkline::bench

@@ -6,5 +6,7 @@ namespace chalkline::bench {
 
 /// Panning and zooming the bed with a drawing of 100 000 segments at 1280 × 800.
 std::vector<Figure> bed_redraw();
+/// Moments of a million moves drawn on the bed.
+std::vector<Figure> scrubbing();
 
 }  // namespace chalkline::bench

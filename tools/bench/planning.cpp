@@ -101,22 +101,6 @@ double milliseconds(const std::function<void()>& work) {
     return timed(1, [&](int) { work(); })[0];
 }
 
-/// Scan lines of short runs, as a dithered picture has them.
-machine::Program raster(std::size_t runs) {
-    constexpr std::uint32_t in_a_row = 1000, micrometres = 300;
-    machine::Program program;
-    for (std::size_t row = 0; row * in_a_row < runs; ++row) {
-        const double y = 1 + 0.1 * static_cast<double>(row % 2900), start = row % 2 == 0 ? 10 : 310;
-        const auto first = static_cast<std::uint32_t>(program.runs.size());
-        for (std::uint32_t i = 0; i < in_a_row; ++i)
-            program.runs.push_back({micrometres, static_cast<machine::PowerValue>(i % 2 == 0 ? 5000 : 0)});
-        program.operations.push_back({machine::Travel{{start, y}, row == 0}, Speed::mm_per_min(6000), {}});
-        program.operations.push_back(
-            {machine::Sweep{{320 - start, y}, first, in_a_row}, Speed::mm_per_min(6000), {1, 1, 0}});
-    }
-    return program;
-}
-
 machine::Program wiggles(std::size_t moves) {
     machine::Program program;
     for (std::size_t i = 0; i < moves; ++i) {
@@ -142,6 +126,21 @@ Figure paced(const std::string& what, const machine::Program& program, std::size
 }
 
 }  // namespace
+
+machine::Program raster(std::size_t runs) {
+    constexpr std::uint32_t in_a_row = 1000, micrometres = 300;
+    machine::Program program;
+    for (std::size_t row = 0; row * in_a_row < runs; ++row) {
+        const double y = 1 + 0.1 * static_cast<double>(row % 2900), start = row % 2 == 0 ? 10 : 310;
+        const auto first = static_cast<std::uint32_t>(program.runs.size());
+        for (std::uint32_t i = 0; i < in_a_row; ++i)
+            program.runs.push_back({micrometres, static_cast<machine::PowerValue>(i % 2 == 0 ? 5000 : 0)});
+        program.operations.push_back({machine::Travel{{start, y}, row == 0}, Speed::mm_per_min(6000), {}});
+        program.operations.push_back(
+            {machine::Sweep{{320 - start, y}, first, in_a_row}, Speed::mm_per_min(6000), {1, 1, 0}});
+    }
+    return program;
+}
 
 std::vector<Figure> path_order() {
     std::vector<Figure> figures;

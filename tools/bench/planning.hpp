@@ -2,8 +2,12 @@
 #pragma once
 #include "figures.hpp"
 
+#include <chalkline/machine/program.hpp>
+
 namespace chalkline::bench {
 
+/// Scan lines of short runs, as a dithered picture has them.
+machine::Program raster(std::size_t runs);
 /// The dark way through random points beside the shortest possible, and how long it takes to find.
 std::vector<Figure> path_order();
 /// Moves and raster runs a second of the time model, beside the time the encoder takes for the same program.

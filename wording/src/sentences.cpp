@@ -210,8 +210,10 @@ constexpr std::array sentences{
              S("A cut comes before engraving or scoring: the piece may shift before its marks are burned"),
              S("Put the steps in order: engrave, score, cut.")},
     Sentence{"check.ink-without-step", S("Ink {ink} has no step"), S("Send it to a step, or leave it out.")},
-    Sentence{"check.constant-beam", S("Step {number} burns with a constant beam"),
-             S("It burns on wherever the head stands. Let the beam follow the speed unless there is a reason.")},
+    Sentence{
+        "check.constant-beam", S("Step {number} burns with a constant beam"),
+        S("It burns on wherever the head stands; with the cable pulled it stays on where the head comes to rest, until "
+          "somebody uses the machine's own switch. Let the beam follow the speed unless there is a reason.")},
     Sentence{"check.narrower-than-kerf", S("{count} outlines are narrower than the kerf and are not burned"),
              S("Make them larger, or set a smaller kerf.")},
     Sentence{"check.near-edge", S("{away} mm from the piece's edge, less than the margin of {margin} mm"),

@@ -9,6 +9,18 @@ namespace chalkline::planning {
 using geometry::Point;
 using machine::Operation;
 
+TimeShares time_shares(const Plan& plan) {
+    TimeShares shares;
+    double before = 0;
+    for (std::size_t i = 0; i < plan.finished_at.size(); ++i) {
+        const machine::Origin& origin = plan.program.operations[i].origin;
+        const double took = plan.finished_at[i] - std::exchange(before, plan.finished_at[i]);
+        if (origin.motif >= 0) shares.by_motif[origin.motif] += took;
+        if (origin.step >= 0) shares.by_pass[{origin.step, origin.pass}] += took;
+    }
+    return shares;
+}
+
 Rehearsal::Rehearsal(std::shared_ptr<const Plan> plan)
     : plan_(std::move(plan)), starts_(plan_->program.operations.size()), lengths_(plan_->program.operations.size(), 0) {
     const auto& operations = plan_->program.operations;

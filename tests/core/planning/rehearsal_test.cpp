@@ -62,6 +62,21 @@ TEST_CASE("a rehearsal knows every moment without playing what was before") {
     CHECK(rehearsal.at(1e9).power == 0);
 }
 
+TEST_CASE("the time of a plan is shared out over its passes and motifs") {
+    const auto whole = planned(plate());
+    const TimeShares shares = time_shares(*whole);
+    double by_pass = 0;
+    for (const auto& [pass, seconds] : shares.by_pass)
+        by_pass += seconds;
+    CHECK(by_pass == Approx(whole->total.seconds()).margin(1));
+    const job::Id cut = whole->steps.back().step;
+    REQUIRE(shares.by_pass.contains({cut, 1}));
+    CHECK(shares.by_pass.at({cut, 0}) + shares.by_pass.at({cut, 1}) ==
+          Approx(whole->steps.back().time.seconds()).margin(0.1));
+    REQUIRE(shares.by_motif.size() == 1);
+    CHECK(shares.by_motif.begin()->second == Approx(whole->total.seconds()).epsilon(0.02));
+}
+
 TEST_CASE("the dose of a plan is its energy, and what is burned twice is hot") {
     const MachineProfile machine;
     const auto once = planned(plate());

@@ -2,10 +2,19 @@
 #pragma once
 #include <chalkline/planning/plan.hpp>
 
+#include <map>
 #include <memory>
+#include <utility>
 #include <vector>
 
 namespace chalkline::planning {
+
+/// Where a plan's time goes, s.
+struct TimeShares {
+    std::map<job::Id, double> by_motif;
+    std::map<std::pair<job::Id, int>, double> by_pass;  ///< step and pass, counted from 0
+};
+TimeShares time_shares(const Plan& plan);
 
 /// A plan as something that passes in time: what the machine does at any moment of it, without replaying what came
 /// before. Inside an operation the head is taken to go evenly.
