@@ -4,6 +4,8 @@
 #include "bed/ground.hpp"
 #include "widgets/controls.hpp"
 
+#include <chalkline/machine/program_text.hpp>
+
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QMouseEvent>
@@ -422,6 +424,7 @@ std::map<int, QColor> BedView::step_tones() const {
     std::map<int, QColor> tones;
     for (const job::Step& step : document_.job().steps)
         tones[step.id] = tone_of(step.settings, machine_.profile(), roles_);
+    if (!plans_.program_name().isEmpty()) tones[machine::step_of_file] = roles_.burn[4];
     return tones;
 }
 

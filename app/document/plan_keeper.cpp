@@ -66,12 +66,35 @@ Planned work_out(const job::Job& job, const planning::CheckGround& ground, const
     return planned;
 }
 
+Planned work_out(machine::Program program, const machine::MachineProfile& machine, const Watch& watch) {
+    Planned planned;
+    auto plan = std::make_shared<planning::Plan>(planning::plan_of(std::move(program), machine));
+    machine::Encoder encoder(plan->program, machine);
+    CountedLines lines(encoder, plan->program, planned, watch);
+    planned.faults = planning::check_program(lines, {machine, {}, {}});
+    planned.burned = plan->burn_box;
+    const geometry::Box& box = plan->burn_box;
+    planned.hull = {{box.left, box.bottom}, {box.right, box.bottom}, {box.right, box.top}, {box.left, box.top}};
+    planned.plan = std::move(plan);
+    return planned;
+}
+
 PlanKeeper::PlanKeeper(JobDocument& document, machine::MachineProfile machine, QObject* parent)
     : QObject(parent), document_(document), ground_{std::move(machine)} {
     connect(&document_, &JobDocument::changed, this, [this](JobChange change) {
-        if (change == JobChange::everything) only_ = {};  // another job
+        if (change == JobChange::everything) {  // another job
+            only_ = {};
+            program_name_.clear();
+        }
         if (change != JobChange::file) start();
     });
+}
+
+void PlanKeeper::show_program(const QString& name, Planned planned) {
+    runner_.cancel();
+    program_name_ = name;
+    planned_ = std::move(planned);
+    Q_EMIT changed();
 }
 
 void PlanKeeper::set_only(const planning::PlanOptions& only) {
@@ -98,6 +121,9 @@ void PlanKeeper::forget_what_is_gone() {
 }
 
 void PlanKeeper::start() {
+    // A program from a file does not depend on the job's surroundings.
+    if (!program_name_.isEmpty() && document_.job().motifs.empty()) return;
+    program_name_.clear();
     forget_what_is_gone();
     if (document_.job().motifs.empty()) {
         runner_.cancel();

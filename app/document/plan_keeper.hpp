@@ -35,6 +35,9 @@ struct Planned {
 Planned work_out(const job::Job& job, const planning::CheckGround& ground, const planning::PlanOptions& only,
                  const Watch& watch);
 
+/// The same for a program that was read from a file: what is known of it, and whether it may be sent.
+Planned work_out(machine::Program program, const machine::MachineProfile& machine, const Watch& watch);
+
 /// Keeps the newest plan of the document, worked out in the background after every change.
 class PlanKeeper : public QObject {
     Q_OBJECT
@@ -54,6 +57,10 @@ class PlanKeeper : public QObject {
     const planning::CheckGround& ground() const { return ground_; }
     /// Proofs made for plans, for whoever shows pictures. May be asked from any thread.
     const std::shared_ptr<planning::ProofShelf>& shelf() const { return shelf_; }
+    /// A program from a file stands in for the plan until the job changes.
+    void show_program(const QString& name, Planned planned);
+    /// Its name; empty while the job itself is planned.
+    QString program_name() const { return program_name_; }
     bool whole() const { return !only_.only_steps && !only_.only_motifs; }
 
  Q_SIGNALS:
@@ -70,6 +77,7 @@ class PlanKeeper : public QObject {
     planning::PlanOptions only_;
     std::shared_ptr<planning::ProofShelf> shelf_ = std::make_shared<planning::ProofShelf>();
     Planned planned_;
+    QString program_name_;
     TaskRunner runner_;
 };
 

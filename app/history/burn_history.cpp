@@ -46,9 +46,9 @@ QString words_of(const job::Step& step) {
 
 }  // namespace
 
-BurnHistory::BurnHistory(JobDocument& document, MachineLink& machine, BurnDesk& desk, const QString& folder,
-                         QObject* parent)
-    : QObject(parent), document_(document), machine_(machine), desk_(desk), folder_(folder) {
+BurnHistory::BurnHistory(JobDocument& document, const PlanKeeper& plans, MachineLink& machine, BurnDesk& desk,
+                         const QString& folder, QObject* parent)
+    : QObject(parent), document_(document), plans_(plans), machine_(machine), desk_(desk), folder_(folder) {
     connect(&desk_, &BurnDesk::began, this, &BurnHistory::begin);
     connect(&desk_, &BurnDesk::ended, this, &BurnHistory::end);
     connect(&machine_, &MachineLink::failed, this, [this](machine::Activity activity) {
@@ -88,7 +88,7 @@ BurnRecord BurnHistory::fresh_record() const {
     record.begun = QDateTime::currentDateTime();
     record.folder = QDir(folder_).filePath(record.begun.toString("yyyyMMdd-HHmmss-") +
                                            QUuid::createUuid().toString(QUuid::Id128).left(6));
-    record.title = document_.title();
+    record.title = plans_.program_name().isEmpty() ? document_.title() : plans_.program_name();
     record.path = document_.path();
     record.machine = QString::fromStdString(machine_.profile().name);
     const job::Job& job = document_.job();

@@ -22,8 +22,8 @@ namespace chalkline::app {
 class BurnHistory : public QObject {
     Q_OBJECT
  public:
-    BurnHistory(JobDocument& document, MachineLink& machine, BurnDesk& desk, const QString& folder,
-                QObject* parent = nullptr);
+    BurnHistory(JobDocument& document, const PlanKeeper& plans, MachineLink& machine, BurnDesk& desk,
+                const QString& folder, QObject* parent = nullptr);
     ~BurnHistory() override;
 
     /// Newest first.
@@ -61,6 +61,7 @@ class BurnHistory : public QObject {
     void forget_oldest();
 
     JobDocument& document_;
+    const PlanKeeper& plans_;
     MachineLink& machine_;
     BurnDesk& desk_;
     QString folder_;

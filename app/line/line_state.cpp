@@ -19,10 +19,13 @@ QString mm(double value) {
     return QString::fromStdString(format_number(value, value < 10 ? 1 : 0));
 }
 
-MarkFact art_fact(const job::Job& job, const Planned& planned, int questions) {
+MarkFact art_fact(const job::Job& job, const PlanKeeper& plans, int questions) {
+    const Planned& planned = plans.planned();
     if (questions > 0)
         return {MarkState::attention,
                 questions == 1 ? tr("1 file waits for you") : tr("%1 files wait for you").arg(questions)};
+    if (const QString program = plans.program_name(); !program.isEmpty())
+        return {MarkState::done, tr("a program: %1").arg(program)};
     if (job.motifs.empty()) return {MarkState::not_yet, tr("nothing yet")};
     const auto count = job.motifs.size();
     QString fact = count == 1 ? tr("1 piece") : tr("%1 pieces").arg(count);
@@ -85,8 +88,13 @@ MarkFact stock_fact(const job::Job& job, const Planned& planned) {
             tr("%1 %2 mm").arg(QString::fromStdString(job.stock->material).toLower(), mm(job.stock->thickness.mm()))};
 }
 
+/// Neither art nor a program from a file.
+bool nothing_there(const job::Job& job, const PlanKeeper& plans) {
+    return job.motifs.empty() && plans.program_name().isEmpty();
+}
+
 MarkFact rehearse_fact(const job::Job& job, const PlanKeeper& plans) {
-    if (job.motifs.empty()) return {MarkState::not_yet, {}};
+    if (nothing_there(job, plans)) return {MarkState::not_yet, {}};
     if (plans.stale()) return {MarkState::not_yet, tr("planning…")};
     if (plans.planned().error) return {MarkState::attention, wording::describe(*plans.planned().error).what};
     if (!plans.planned().plan) return {MarkState::not_yet, {}};
@@ -111,7 +119,7 @@ MarkFact burn_fact(const job::Job& job, const PlanKeeper& plans, const MachineLi
         return {MarkState::attention, sure.isEmpty() ? desk.trouble()->what : desk.trouble()->what + " · " + sure};
     if (!sure.isEmpty()) return {MarkState::attention, tr("broken off · %1").arg(sure)};
     if (const auto at = desk.burned_at()) return {MarkState::done, tr("burned %1").arg(at->toString("hh:mm"))};
-    if (job.motifs.empty()) return {MarkState::not_yet, {}};
+    if (nothing_there(job, plans)) return {MarkState::not_yet, {}};
     if (!machine.connected()) return {MarkState::not_yet, tr("no machine connected")};
     if (machine.snapshot().state == machine::ControllerState::alarm)
         return {MarkState::not_yet, tr("the controller is locked")};
@@ -126,12 +134,8 @@ MarkFact burn_fact(const job::Job& job, const PlanKeeper& plans, const MachineLi
 LineFacts line_facts(const JobDocument& document, const PlanKeeper& plans, const MachineLink& machine,
                      const BurnDesk& desk, int questions) {
     const job::Job& job = document.job();
-    return {art_fact(job, plans.planned(), questions),
-            steps_fact(job, plans.planned()),
-            stock_fact(job, plans.planned()),
-            rehearse_fact(job, plans),
-            frame_fact(job, machine, desk),
-            burn_fact(job, plans, machine, desk)};
+    return {art_fact(job, plans, questions), steps_fact(job, plans.planned()), stock_fact(job, plans.planned()),
+            rehearse_fact(job, plans),       frame_fact(job, machine, desk),   burn_fact(job, plans, machine, desk)};
 }
 
 QString name(Mark mark) {

@@ -6,6 +6,7 @@
 #include <chalkline/base/file.hpp>
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/svg_export.hpp>
+#include <chalkline/machine/program_text.hpp>
 #include <chalkline/planning/program_file.hpp>
 
 #include <QFileDialog>
@@ -16,6 +17,12 @@ namespace {
 
 bool is_job(const QString& path) {
     return path.endsWith(".chalk", Qt::CaseInsensitive);
+}
+
+bool is_program(const QString& path) {
+    for (const char* ending : {".gcode", ".nc", ".ngc", ".gc"})
+        if (path.endsWith(ending, Qt::CaseInsensitive)) return true;
+    return false;
 }
 
 /// A file dialog that blocks nothing: STOP stays within reach.
@@ -35,10 +42,13 @@ JobFiles::JobFiles(JobDocument& document, std::shared_ptr<const Surroundings> su
 void JobFiles::open(const QStringList& paths) {
     QStringList art;
     for (const QString& path : paths)
-        if (!is_job(path)) art << path;
+        if (!is_job(path) && !is_program(path)) art << path;
+    const auto program = std::find_if(paths.begin(), paths.end(), is_program);
     const auto job = std::find_if(paths.begin(), paths.end(), is_job);
     if (job != paths.end())
         guard([this, path = *job] { open_job(path); });
+    else if (program != paths.end())
+        guard([this, path = *program] { open_program(path); });
     else if (!art.isEmpty())
         Q_EMIT art_wanted(art);
 }
@@ -48,7 +58,7 @@ void JobFiles::ask_and_open() {
     dialog->setFileMode(QFileDialog::ExistingFiles);
     dialog->setNameFilters(
         {tr("Jobs and art (*.chalk *.svg *.pdf *.dxf *.png *.jpg *.jpeg *.bmp *.tif *.tiff *.webp *.gif)"),
-         tr("All files (*)")});
+         tr("Programs (*.gcode *.nc *.ngc *.gc)"), tr("All files (*)")});
     connect(dialog, &QFileDialog::filesSelected, this, &JobFiles::open);
     dialog->show();
 }
@@ -66,6 +76,20 @@ void JobFiles::open_job(const QString& path) {
                       Q_EMIT opened();
                       say_lost(read->lost);
                   });
+}
+
+void JobFiles::open_program(const QString& path) {
+    reader_.start(
+        [path = path.toStdString(), machine = machine_](const Watch&) -> Result<machine::Program> {
+            const auto text = read_file(path);
+            if (!text) return tl::unexpected(text.error());
+            return machine::read_program(*text, machine, path);
+        },
+        [this, path](Result<machine::Program> program) {
+            if (!program) return Q_EMIT message(wording::describe(program.error()));
+            document_.replace({}, {});
+            Q_EMIT program_read(QFileInfo(path).fileName(), *program);
+        });
 }
 
 bool JobFiles::offer_left_behind(const QString& folder) {

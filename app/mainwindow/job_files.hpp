@@ -34,6 +34,7 @@ class JobFiles : public QObject {
     /// The run sheet as a page for the wall.
     void save_run_sheet(const RunSheet& sheet);
     /// What a new job begins with.
+    void set_machine(const machine::MachineProfile& machine) { machine_ = machine; }
     void set_beginning(std::function<job::Job()> beginning) { beginning_ = std::move(beginning); }
     /// Runs `action` at once when nothing would be lost, after an answer otherwise.
     void guard(std::function<void()> action);
@@ -49,11 +50,14 @@ class JobFiles : public QObject {
     void opened();
     /// A job left behind was opened and is unsaved here.
     void recovered(const chalkline::app::LeftBehind& copy);
+    /// A program was read; it may still be refused by its checks.
+    void program_read(const QString& name, const chalkline::machine::Program& program);
     /// Files that are no jobs were chosen.
     void art_wanted(const QStringList& paths);
 
  private:
     void open_job(const QString& path);
+    void open_program(const QString& path);
     void recover(const LeftBehind& copy);
     void say_lost(const std::vector<Notice>& lost);
     void save_to(const QString& path, const std::function<void()>& then);
@@ -61,6 +65,7 @@ class JobFiles : public QObject {
     JobDocument& document_;
     std::shared_ptr<const Surroundings> surroundings_;  ///< shared with reading that outlives the window
     QWidget* window_;
+    machine::MachineProfile machine_;  ///< programs are read for it
     std::function<job::Job()> beginning_ = [] { return job::Job{}; };
     TaskRunner reader_, saving_program_;
 };

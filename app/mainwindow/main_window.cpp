@@ -63,7 +63,7 @@ MainWindow::MainWindow(const WindowOptions& options)
       machine_(options.profile),
       keeper_(machine_, options_.machines),
       desk_(document_, plans_, machine_),
-      burns_(document_, machine_, desk_, options_.history),
+      burns_(document_, plans_, machine_, desk_, options_.history),
       placing_(document_, machine_.profile()),
       art_(document_, options.profile, options.surroundings),
       autosave_(document_, options_.recovery_folder),
@@ -85,6 +85,8 @@ MainWindow::MainWindow(const WindowOptions& options)
     qApp->installEventFilter(this);
 
     connect(files_, &JobFiles::message, this, &MainWindow::show_message);
+    files_->set_machine(machine_.profile());
+    connect(files_, &JobFiles::program_read, this, &MainWindow::show_program);
     // The recovered changes are copied anew before the old copy goes.
     connect(files_, &JobFiles::recovered, this, [this](const LeftBehind& copy) { autosave_.take_over(copy); });
     connect(&autosave_, &Autosave::failed, this,
@@ -107,6 +109,7 @@ MainWindow::MainWindow(const WindowOptions& options)
     connect(&machine_, &MachineLink::profile_changed, this, [this](bool figures) {
         if (!figures) return;
         art_.set_machine(machine_.profile());
+        files_->set_machine(machine_.profile());
         recipes_.set_machine(machine_.profile());
         take_recipes();
         bed_->update();
@@ -371,6 +374,17 @@ void MainWindow::tell_of_burn(machine::BurnEnd how) {
     if (how == machine::BurnEnd::stopped) return;  // whoever stopped it knows
     desktop_.tell(well ? tr("Burned") : tr("The burn broke off"),
                   well || !desk_.trouble() ? document_.title() : desk_.trouble()->whole(), !well);
+}
+
+/// A program from a file is rehearsed and burned like a plan, after the same checks.
+void MainWindow::show_program(const QString& name, const machine::Program& program) {
+    program_checks_.start(
+        [program, machine = machine_.profile()](const Watch& watch) { return work_out(program, machine, watch); },
+        [this, name](Planned planned) {
+            plans_.show_program(name, std::move(planned));
+            choose(Mark::rehearse);
+            player_.show(0);
+        });
 }
 
 void MainWindow::save_run_sheet() {

@@ -91,6 +91,7 @@ class MainWindow : public QWidget {
     void open_connection();
     void take_recipes();
     void save_run_sheet();
+    void show_program(const QString& name, const machine::Program& program);
     void open_burned(const BurnRecord& record);
     void tell_of_burn(machine::BurnEnd how);
     bool escape_pressed();
@@ -112,6 +113,7 @@ class MainWindow : public QWidget {
     RecipeDesk recipes_;
     Player player_;
     RehearsalLayer rehearsal_;
+    TaskRunner program_checks_;
     SampleMachine sample_;
     QUndoGroup history_;
     JobFiles* files_ = nullptr;

@@ -93,7 +93,8 @@ wording::Message BurnDesk::still_planning() {
 
 std::optional<wording::Message> BurnDesk::obstacle() const {
     const Planned& planned = plans_.planned();
-    if (document_.job().motifs.empty()) return because(planning::error::nothing_to_burn);
+    if (document_.job().motifs.empty() && plans_.program_name().isEmpty())
+        return because(planning::error::nothing_to_burn);
     if (plans_.stale()) return still_planning();
     if (planned.error) return wording::describe(*planned.error);
     for (const auto& check : checks())

@@ -10,6 +10,10 @@ std::vector<TimeRibbon::Segment> segments_of(const planning::Plan& plan, const j
         if (const job::Step* step = job.step(report.step))
             segments.push_back(
                 {wording::name(step->settings.kind), report.time.seconds(), tone_of(step->settings, machine, roles)});
+    // A program from a file has no steps of the job.
+    if (segments.empty())
+        for (const auto& report : plan.steps)
+            segments.push_back({QObject::tr("Program"), report.time.seconds(), roles.burn[4]});
     return segments;
 }
 

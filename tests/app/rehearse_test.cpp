@@ -238,3 +238,46 @@ TEST_CASE("the run sheet becomes a page") {
     CHECK_FALSE(write_run_sheet({"x", stage.driver->document().job(), stage.player().plan(), {}, {}, 1, {}},
                                 "/proc/nowhere/sheet.pdf"));
 }
+
+TEST_CASE("a program from a file is rehearsed and burned after the same checks, or refused with its line") {
+    QTemporaryDir folder;
+    const QString good = folder.filePath("frame.gcode"), bad = folder.filePath("bad.nc"),
+                  far = folder.filePath("far.nc");
+    REQUIRE(
+        replace_file(good.toStdString(), "(a square)\nG21G90\nM4S0\nG0X50Y50\nG1X90F1500S600\nY90\nX50\nY50\nM5\n"));
+    REQUIRE(replace_file(bad.toStdString(), "G21\nG0X10\nG38.2Z-5\n"));
+    REQUIRE(replace_file(far.toStdString(), "G21G90\nM4\nG0X50Y50\nG1X900F1500S600\nM5\n"));
+    SimulatorProcess machine(CHALKLINE_SIM);
+    WindowDriver driver;
+    driver.drop({bad});
+    CHECK(driver.visible_text().contains("“G38.2” is not understood"));
+    CHECK(driver.visible_text().contains("bad.nc"));
+    driver.drop({far});
+    REQUIRE(wait_for([&] { return driver->plans().planned().plan != nullptr; }));
+    CHECK_FALSE(driver->plans().ready());
+    driver.drop({good});
+    REQUIRE(wait_for([&] { return driver->plans().ready(); }));
+    CHECK(driver.fact(Mark::art) == "a program: frame.gcode");
+    CHECK(driver->player().plan()->burn == Approx(160).margin(0.1));
+    driver->machine().connect_to(QString::fromStdString(machine.port()), "simulated");
+    REQUIRE(wait_for([&] {
+        return driver->machine().snapshot().state == machine::ControllerState::alarm &&
+               driver->machine().snapshot().activity == machine::Activity::none;
+    }));
+    driver->machine().home();
+    REQUIRE(wait_for([&] { return driver.idle() && driver->machine().snapshot().position_sure; }));
+    driver->choose(Mark::burn);
+    REQUIRE(wait_for([&] { return driver.button("Burn…") && driver.button("Burn…")->isEnabled(); }));
+    REQUIRE(driver.click("Burn…"));
+    QTest::qWait(20);
+    REQUIRE(driver.click("Burn"));
+    REQUIRE(wait_for([&] { return driver->desk().burned_at().has_value(); }));
+    driver->machine().disconnect_now();
+    machine.finish();
+    CHECK(machine.clean());
+    CHECK(machine.figure("beam_on_mm") == Approx(160).margin(0.1));
+    // New art puts it away.
+    driver->files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
+    REQUIRE(wait_for([&] { return !driver->document().job().motifs.empty(); }));
+    CHECK(driver->plans().program_name().isEmpty());
+}

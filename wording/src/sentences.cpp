@@ -148,6 +148,9 @@ constexpr std::array sentences{
         "machine.off-way", S("The head left its way: it was {distance} mm beside where the program leads it"),
         S("A sign was read wrongly on the cable, or somebody else moved it. It was stopped and the beam is off; look "
           "at the cable, then go on.")},
+    Sentence{"machine.unknown-word", S("“{word}” is not understood"),
+             S("Programs of lines, arcs, M3 to M5 and M7 to M9 are read. Nothing was taken from this file.")},
+    Sentence{"machine.empty-program", S("The program moves nothing"), S("Choose another file.")},
     Sentence{"machine.bad-program", S("The program that was kept of this burn cannot be read"),
              S("It cannot be gone on with. The job itself can be opened and burned again.")},
     Sentence{"simulator.bad-faults", S("The list of faults cannot be read at “{key}”"),
