@@ -2,7 +2,6 @@
 // Takes the pictures of docs/screenshots from the sample job on the simulated machine:
 //     chalkline-screenshots FOLDER
 #include "machine/connection_sheet.hpp"
-#include "machine/controller_sheet.hpp"
 #include "machine/profile_sheet.hpp"
 #include "machine/state_sheet.hpp"
 #include "mainwindow/main_window.hpp"
@@ -71,7 +70,7 @@ void keep_sample_recipes(app::MainWindow& window) {
     keep(45, 1600, Kind::chart, "supplier's chart", "2026-01-12");
 }
 
-/// The slate marker prepared, and beside it what the file itself would have burned.
+/// The slate marker prepared.
 bool take_proof(app::MainWindow& window, Photographer& photographer) {
     auto* proof = window.findChild<app::ProofView*>();
     const auto dots = [&] { return !window.plans().stale() && proof->desk().now().proof != nullptr; };
@@ -80,12 +79,6 @@ bool take_proof(app::MainWindow& window, Photographer& photographer) {
     if (!wait_for(dots)) return false;
     QTest::qWait(800);  // the contact sheet and the offer of another pitch
     photographer.take("proof");
-    proof->desk().compare(0);
-    if (!wait_for([&] { return dots() && proof->desk().other().proof != nullptr; })) return false;
-    for (auto* tick : proof->findChildren<QCheckBox*>())
-        if (tick->text().startsWith("Clogged") || tick->text().startsWith("Bald")) tick->setChecked(true);
-    QTest::qWait(300);
-    photographer.take("variants");
     window.choose_view(app::View::job);
     return true;
 }
@@ -118,17 +111,6 @@ int main(int argc, char** argv) {
     app::MainWindow window(options);
     window.show();
     Photographer photographer(window, argv[1]);
-    photographer.take("empty");
-    window.files().open({QString(CHALKLINE_SAMPLES) + "/pears.png"});
-    if (!wait_for([&] { return !window.document().job().motifs.empty(); })) return 1;
-    art::ReadOptions traced;
-    traced.trace = art::TraceOptions{.threshold = 105};
-    window.art().read_again(window.document().job().motifs[0].id, traced, "Trace");
-    if (!wait_for([&] { return !window.art().busy() && window.plans().ready(); })) return 1;
-    window.bed().fit_job();
-    photographer.take("trace");
-    window.bed().fit_bed();
-    window.document().replace({}, {});
     window.files().open({QString(CHALKLINE_SAMPLES) + "/row-marker.chalk"});
     if (!take_proof(window, photographer)) return 1;
     window.document().replace({}, {});
@@ -158,7 +140,7 @@ int main(int argc, char** argv) {
     for (auto* fold : window.findChildren<app::Fold*>())
         if (fold->isVisible()) fold->set_open(true);
     QTest::qWait(600);
-    photographer.take("dose");
+    photographer.take("energy");
     for (auto* tick : window.findChildren<QCheckBox*>())
         if (tick->text() == "Show the energy on the bed") tick->setChecked(false);
 
@@ -208,10 +190,6 @@ int main(int argc, char** argv) {
         if (button->isVisible() && button->text().startsWith("Mark here")) button->click();
     photographer.take("marking");
     {
-        app::ControllerSheet settings(window.machine(), &window);
-        photographer.take("controller");
-    }
-    {
         app::ProfileSheet profile(window.machine(), window.keeper(), &window.bed());
         photographer.take("machine");
     }
@@ -239,7 +217,6 @@ int main(int argc, char** argv) {
     photographer.take("going-on");
     press("Go on");
     if (!wait_for([&] { return window.desk().burned_at().has_value(); }, 120000)) return 1;
-    photographer.take("burned");
     press("What was burned before…");
     photographer.take("history");
     return 0;
