@@ -55,6 +55,8 @@ BurnHistory::BurnHistory(JobDocument& document, const PlanKeeper& plans, Machine
         // Refused: it never began.
         if (activity == machine::Activity::none && journal_ && !desk_.burning()) end(machine::BurnEnd::failed);
     });
+    connect(&machine_, &MachineLink::profile_changed, this, &BurnHistory::learn);
+    learn();
     connect(&document_, &JobDocument::changed, this, [this](JobChange change) {
         if (change != JobChange::everything || desk_.burning()) return;
         current_.reset();
@@ -74,13 +76,15 @@ std::vector<BurnRecord> BurnHistory::records() const {
     return found;
 }
 
-planning::Correction BurnHistory::correction() const {
+/// Read from the disk, so only when a burn ended or another machine is meant.
+void BurnHistory::learn() {
     std::vector<planning::Burned> burned;
     for (const BurnRecord& record : records())
         if (record.end == machine::BurnEnd::finished &&
             record.machine == QString::fromStdString(machine_.profile().name))
             burned.push_back({record.planned, record.took});
-    return planning::correction_from(burned);
+    correction_ = planning::correction_from(burned);
+    desk_.set_time_factor(correction_.factor);
 }
 
 BurnRecord BurnHistory::fresh_record() const {
@@ -159,6 +163,8 @@ void BurnHistory::end(machine::BurnEnd how) {
     // Nothing is left to go on with.
     if (how == machine::BurnEnd::finished) QFile::remove(current_->program_file());
     keep(*current_);
+    learn();
+    Q_EMIT changed();
 }
 
 void BurnHistory::keep(BurnRecord record) {
@@ -193,6 +199,7 @@ void BurnHistory::keep_photo(const BurnRecord& record, const QString& picture) {
 void BurnHistory::remove(const BurnRecord& record) {
     if (current_ && current_->folder == record.folder) current_.reset();
     QDir(record.folder).removeRecursively();
+    learn();
     Q_EMIT changed();
 }
 

@@ -29,7 +29,7 @@ class BurnHistory : public QObject {
     /// Newest first.
     std::vector<BurnRecord> records() const;
     /// How true the plans of this machine's finished burns were.
-    planning::Correction correction() const;
+    const planning::Correction& correction() const { return correction_; }
     /// Of the job that is open, burned last; nothing before its first burn.
     const std::optional<BurnRecord>& current() const { return current_; }
     void note(const BurnRecord& record, const QString& words);
@@ -59,6 +59,7 @@ class BurnHistory : public QObject {
     void open_journal();
     void keep(BurnRecord record);
     void forget_oldest();
+    void learn();
 
     JobDocument& document_;
     const PlanKeeper& plans_;
@@ -66,6 +67,7 @@ class BurnHistory : public QObject {
     BurnDesk& desk_;
     QString folder_;
     std::optional<BurnRecord> current_;
+    planning::Correction correction_;
     std::shared_ptr<JournalFile> journal_;
     std::unique_ptr<QLockFile> lock_;
     TaskRunner writer_, reader_;

@@ -151,9 +151,11 @@ void open_broken_burn_sheet(BurnHistory& history, const BurnRecord& record, std:
         sheet->add_row(Sheet::tr("Came"), Sheet::tr("%1 into it, as its journal says")
                                               .arg(wording::duration(Duration::seconds(journal.last.seconds))));
     }
-    sheet->add_text(Sheet::tr("Chalkline was ended while it burned. The machine has stopped by itself, dark, where its "
-                              "own memory of moves ended. If the piece still lies as it lay, the rest can be burned."),
-                    Tone::quiet);
+    sheet->add_text(
+        Sheet::tr("Chalkline was ended while it burned. The machine went on until its own memory of moves "
+                  "ended and then stood still, dark unless the step burns with a constant beam. If the piece "
+                  "still lies as it lay, the rest can be burned."),
+        Tone::quiet);
     sheet->add_button(Sheet::tr("Later"), ButtonLook::plain, {});
     sheet->add_button(Sheet::tr("Leave it"), ButtonLook::plain, [&history, record] { history.give_up(record); });
     sheet->add_button(Sheet::tr("Open it to go on"), ButtonLook::accent, std::move(open));

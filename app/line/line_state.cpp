@@ -93,12 +93,12 @@ bool nothing_there(const job::Job& job, const PlanKeeper& plans) {
     return job.motifs.empty() && plans.program_name().isEmpty();
 }
 
-MarkFact rehearse_fact(const job::Job& job, const PlanKeeper& plans) {
+MarkFact rehearse_fact(const job::Job& job, const PlanKeeper& plans, const BurnDesk& desk) {
     if (nothing_there(job, plans)) return {MarkState::not_yet, {}};
     if (plans.stale()) return {MarkState::not_yet, tr("planning…")};
     if (plans.planned().error) return {MarkState::attention, wording::describe(*plans.planned().error).what};
     if (!plans.planned().plan) return {MarkState::not_yet, {}};
-    return {MarkState::done, tr("about %1").arg(wording::duration(plans.planned().plan->total))};
+    return {MarkState::done, tr("about %1").arg(wording::duration(desk.expected(*plans.planned().plan)))};
 }
 
 MarkFact frame_fact(const job::Job& job, const MachineLink& machine, const BurnDesk& desk) {
@@ -135,7 +135,7 @@ LineFacts line_facts(const JobDocument& document, const PlanKeeper& plans, const
                      const BurnDesk& desk, int questions) {
     const job::Job& job = document.job();
     return {art_fact(job, plans, questions), steps_fact(job, plans.planned()), stock_fact(job, plans.planned()),
-            rehearse_fact(job, plans),       frame_fact(job, machine, desk),   burn_fact(job, plans, machine, desk)};
+            rehearse_fact(job, plans, desk), frame_fact(job, machine, desk),   burn_fact(job, plans, machine, desk)};
 }
 
 QString name(Mark mark) {

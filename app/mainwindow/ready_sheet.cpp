@@ -76,7 +76,7 @@ void open_ready_sheet(const job::Job& job, const PlanKeeper& plans, BurnDesk& de
         sheet->add_row(Sheet::tr("Only"), plans.only().only_steps
                                               ? Sheet::tr("one step; the rest of the job is not burned")
                                               : Sheet::tr("the chosen art; the rest of the job is not burned"));
-    sheet->add_row(Sheet::tr("How long"), Sheet::tr("about %1").arg(wording::duration(planned.plan->total)));
+    sheet->add_row(Sheet::tr("How long"), Sheet::tr("about %1").arg(wording::duration(desk.expected(*planned.plan))));
     sheet->add_row(Sheet::tr("Focus"), focus_words(job, desk, machine));
     sheet->add_row(Sheet::tr("Frame"), frame_words(desk));
     if (const QString trims = trim_words(job, desk); !trims.isEmpty()) sheet->add_row(Sheet::tr("Trimmed"), trims);

@@ -12,12 +12,18 @@ namespace {
 /// Lays lines on a canvas of colours with soft edges, and remembers when each pixel was first touched.
 class Canvas {
  public:
-    Canvas(BurnMoments& target, QSize size)
-        : width_(size.width()), height_(size.height()), moments_(target.moment), image_(target.burned) {
-        moments_.assign(static_cast<std::size_t>(width_) * static_cast<std::size_t>(height_), BurnMoments::never);
-        image_ = QImage(size, QImage::Format_ARGB32_Premultiplied);
-        image_.fill(Qt::transparent);
+    Canvas(BurnMoments& target, QSize size) : width_(size.width()), height_(size.height()), target_(target) {
+        const std::size_t pixels = static_cast<std::size_t>(width_) * static_cast<std::size_t>(height_);
+        target_.moment.assign(pixels, BurnMoments::never);
+        target_.another.assign(pixels, BurnMoments::never);
+        owner_.assign(pixels, nobody);
+        for (QImage* image : {&target_.first, &target_.burned}) {
+            *image = QImage(size, QImage::Format_ARGB32_Premultiplied);
+            image->fill(Qt::transparent);
+        }
     }
+    /// Whose lines come now.
+    void begin_step(int step) { step_ = step; }
 
     /// A line of `wide` pixels, burned from one moment to another.
     void line(QPointF a, QPointF b, double wide, QColor colour, double from, double to) {
@@ -55,8 +61,16 @@ class Canvas {
     void touch(int x, int y, double cover, QColor colour, double moment) {
         const std::size_t place =
             static_cast<std::size_t>(y) * static_cast<std::size_t>(width_) + static_cast<std::size_t>(x);
-        moments_[place] = std::min(moments_[place], static_cast<float>(moment));
-        QRgb& pixel = reinterpret_cast<QRgb*>(image_.scanLine(y))[x];
+        if (owner_[place] == nobody) owner_[place] = step_;
+        const bool own = owner_[place] == step_;
+        float& first_time = own ? target_.moment[place] : target_.another[place];
+        first_time = std::min(first_time, static_cast<float>(moment));
+        blend(target_.burned, x, y, cover, colour);
+        if (own) blend(target_.first, x, y, cover, colour);
+    }
+
+    static void blend(QImage& image, int x, int y, double cover, QColor colour) {
+        QRgb& pixel = reinterpret_cast<QRgb*>(image.scanLine(y))[x];
         const auto mix = [cover](int over, int under) {
             return static_cast<int>(std::lround(over * cover + under * (1 - cover)));
         };
@@ -64,9 +78,11 @@ class Canvas {
                       mix(colour.blue(), qBlue(pixel)), mix(255, qAlpha(pixel)));
     }
 
+    static constexpr int nobody = -1000;
     int width_, height_;
-    std::vector<float>& moments_;
-    QImage& image_;
+    BurnMoments& target_;
+    std::vector<int> owner_;  ///< the step that came first
+    int step_ = 0;
 };
 
 }  // namespace
@@ -77,11 +93,12 @@ QImage BurnMoments::at(double seconds) const {
     const auto limit = static_cast<float>(seconds);
     const auto width = static_cast<std::size_t>(burned.width());
     for (int y = 0; y < burned.height(); ++y) {
-        const auto* from = reinterpret_cast<const QRgb*>(burned.constScanLine(y));
+        const auto* once = reinterpret_cast<const QRgb*>(first.constScanLine(y));
+        const auto* whole = reinterpret_cast<const QRgb*>(burned.constScanLine(y));
         auto* to = reinterpret_cast<QRgb*>(shown.scanLine(y));
-        const float* when = moment.data() + static_cast<std::size_t>(y) * width;
+        const std::size_t row = static_cast<std::size_t>(y) * width;
         for (std::size_t x = 0; x < width; ++x)
-            to[x] = when[x] <= limit ? from[x] : 0U;
+            to[x] = moment[row + x] > limit ? 0U : another[row + x] > limit ? once[x] : whole[x];
     }
     return shown;
 }
@@ -128,6 +145,7 @@ BurnMoments draw_moments(const planning::Plan& plan, const Camera& camera, QSize
         gone += s.length();
         const auto tone = tones.find(s.operation.origin.step);
         if (s.power == 0 || tone == tones.end()) return;
+        canvas.begin_step(s.operation.origin.step);
         canvas.line(camera.to_screen(s.from), camera.to_screen(s.to), wide, tone->second, from, moment(gone));
     });
     return result;

@@ -12,12 +12,13 @@
 
 namespace chalkline::app {
 
-/// The whole burn as one picture for one camera, and for every pixel the moment it is burned: any instant of the burn
+/// The whole burn as a picture for one camera, and for every pixel the moments it is burned: any instant of the burn
 /// is shown by what of the picture is older, at a cost of its pixels, however many moves there are.
 struct BurnMoments {
     Camera camera;
-    QImage burned;              ///< everything, premultiplied
-    std::vector<float> moment;  ///< s; `never` where nothing burns
+    QImage first;                        ///< what the first step to come there burns, premultiplied
+    QImage burned;                       ///< everything
+    std::vector<float> moment, another;  ///< s: burned first, and by another step; `never` where nothing burns
     static constexpr float never = 1e30F;
 
     /// What is burned by `seconds`.

@@ -259,12 +259,16 @@ void BurnDesk::go_on(double overlap) {
     struct Cut {
         std::shared_ptr<const machine::Rest> rest;
         std::vector<planning::ProgramFault> faults;
+        std::int64_t lines = 0;
     };
     cutting_.start(
         [plan = burning_, done = machine::backed_up(burning_->program, broken_off_->done, overlap),
          job = document_.job(), profile = machine_.profile()](const Watch&) {
-            Cut cut{std::make_shared<const machine::Rest>(machine::rest_of(plan->program, done)), {}};
+            Cut cut{std::make_shared<const machine::Rest>(machine::rest_of(plan->program, done)), {}, 0};
             machine::Encoder lines(cut.rest->program, profile);
+            machine::Encoder counted(cut.rest->program, profile);
+            for (machine::ProgramLine line; counted.next(line);)
+                ++cut.lines;
             cut.faults = planning::check_program(lines, planning::limits_of(job, profile, cut.rest->program));
             return cut;
         },
@@ -272,6 +276,7 @@ void BurnDesk::go_on(double overlap) {
             if (!broken_off_) return;  // the job was changed meanwhile
             if (!cut.faults.empty()) return say(wording::describe(cut.faults.front()));
             trouble_.reset();
+            lines_ = cut.lines;
             send(std::move(cut.rest));
         });
 }
@@ -291,7 +296,13 @@ double BurnDesk::share_begun() const {
 }
 
 double BurnDesk::seconds_left() const {
-    return burning_ ? burning_->total.seconds() * (1 - share_done()) * pace_.factor() : 0;
+    if (!burning_) return 0;
+    const bool measured = pace_.planned >= planning::Pace::enough;
+    return burning_->total.seconds() * (1 - share_done()) * (measured ? pace_.factor() : time_factor_);
+}
+
+void BurnDesk::set_time_factor(double factor) {
+    if (std::exchange(time_factor_, factor) != factor) Q_EMIT changed();
 }
 
 std::optional<machine::Origin> BurnDesk::at_work() const {

@@ -90,6 +90,12 @@ class BurnDesk : public QObject {
     /// By the plan, corrected by how long what is done took.
     double seconds_left() const;
     const planning::Pace& pace() const { return pace_; }
+    /// What the machine's earlier burns took against their plans: every time shown before a burn is multiplied by it.
+    void set_time_factor(double factor);
+    /// How long a plan will take, by that.
+    Duration expected(const planning::Plan& plan) const {
+        return Duration::seconds(plan.total.seconds() * time_factor_);
+    }
     /// Where the burn stands; nothing between burns.
     std::optional<machine::Origin> at_work() const;
     std::int64_t lines() const { return lines_; }
@@ -139,7 +145,7 @@ class BurnDesk : public QObject {
     std::optional<BrokenOff> broken_off_;
     machine::Trims trims_;
     planning::Pace pace_;
-    double share_at_begin_ = 0;
+    double share_at_begin_ = 0, time_factor_ = 1;
     QElapsedTimer since_report_;
     bool ran_ = false;    ///< at the last report
     TaskRunner cutting_;  ///< the rest out of the whole, and checking it

@@ -135,7 +135,7 @@ void BurnTray::follow() {
     under_->setVisible(plan != nullptr);
     ribbon_->setVisible(plan != nullptr);
     if (plan) {
-        time_->setText(clock(burning || broken ? desk.seconds_left() : plan->total.seconds()));
+        time_->setText(clock(burning || broken ? desk.seconds_left() : desk.expected(*plan).seconds()));
         under_->setText(burning ? tr("left · %1 % done · planned %2")
                                       .arg(static_cast<int>(desk.share_done() * 100))
                                       .arg(clock(plan->total.seconds()))

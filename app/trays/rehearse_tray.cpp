@@ -46,13 +46,13 @@ RehearseTray::RehearseTray(const TrayContext& context, QWidget* parent) : QWidge
     hot_fold_->body()->addWidget(dose_);
     all->addWidget(hot_fold_);
     all->addWidget(new ComparePanel(context_, this));
-    auto* paper = make_button(tr("Run sheet as a page…"), ButtonLook::link, this);
-    paper->setToolTip(tr("A PDF for the workshop wall: picture, piece, steps, times and checks"));
-    all->addWidget(paper, 0, Qt::AlignLeft);
+    paper_ = make_button(tr("Run sheet as a page…"), ButtonLook::link, this);
+    paper_->setToolTip(tr("A PDF for the workshop wall: picture, piece, steps, times and checks"));
+    all->addWidget(paper_, 0, Qt::AlignLeft);
     note_ = make_label({}, Tone::attention, this);
     all->addWidget(note_);
     all->addStretch(1);
-    connect(paper, &QPushButton::clicked, this, &RehearseTray::paper_wanted);
+    connect(paper_, &QPushButton::clicked, this, &RehearseTray::paper_wanted);
     connect(dose_, &QCheckBox::toggled, this, &RehearseTray::show_dose);
     connect(&context_.plans, &PlanKeeper::changed, this, &RehearseTray::show_plan);
     connect(&context_.history, &BurnHistory::changed, this, &RehearseTray::show_plan);
@@ -112,8 +112,8 @@ void RehearseTray::show_plan() {
     const bool stale = context_.plans.stale();
     setEnabled(!stale);
     show_notes();
-    for (QWidget* part :
-         std::initializer_list<QWidget*>{ribbon_, play_, pace_, next_, loop_, ways_, moment_, gains_fold_, hot_fold_})
+    for (QWidget* part : std::initializer_list<QWidget*>{ribbon_, play_, pace_, next_, loop_, ways_, moment_,
+                                                         gains_fold_, hot_fold_, paper_})
         part->setVisible(planned.plan != nullptr);
     if (!planned.plan) {
         total_->setText(stale ? tr("Planning…") : tr("Nothing to burn yet"));
@@ -122,11 +122,9 @@ void RehearseTray::show_plan() {
         shown_.reset();
         return;
     }
-    const auto correction = context_.history.correction();
-    total_->setText(
-        stale ? tr("Planning…")
-              : tr("About %1")
-                    .arg(wording::duration(Duration::seconds(planned.plan->total.seconds() * correction.factor))));
+    const auto& correction = context_.history.correction();
+    total_->setText(stale ? tr("Planning…")
+                          : tr("About %1").arg(wording::duration(context_.desk.expected(*planned.plan))));
     learned_->setVisible(correction.burns > 0);
     const QString from = correction.burns == 1 ? tr("one burn") : tr("%1 burns").arg(correction.burns);
     learned_->setText(tr("estimate %1, corrected by %2 of this machine (× %3)")

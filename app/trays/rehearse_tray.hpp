@@ -39,7 +39,7 @@ class RehearseTray : public QWidget {
     TrayContext context_;
     QLabel *total_, *learned_, *note_, *moment_;
     TimeRibbon* ribbon_;
-    QPushButton *play_, *next_;
+    QPushButton *play_, *next_, *paper_;
     QComboBox *pace_, *loop_;
     QCheckBox *ways_, *dose_;
     QWidget* table_ = nullptr;

@@ -15,22 +15,6 @@ using namespace chalkline::test;
 
 namespace {
 
-bool press_enabled(WindowDriver& driver, const QString& text) {
-    return wait_for([&] {
-               auto* button = driver.button(text);
-               return button && button->isEnabled();
-           }) &&
-           driver.click(text);
-}
-
-/// Starts the burn by its tray and its sheet.
-void begin_burn(Workbench& bench) {
-    bench.driver->choose(Mark::burn);
-    REQUIRE(press_enabled(bench.driver, "Burn…"));
-    REQUIRE(press_enabled(bench.driver, "Burn"));
-    REQUIRE(wait_for([&] { return bench.driver->desk().burning(); }));
-}
-
 void go_on_to_the_end(WindowDriver& driver) {
     REQUIRE(press_enabled(driver, "Go on from there…"));
     CHECK(driver.visible_text().contains("it must lie where it lay"));
@@ -48,7 +32,7 @@ constexpr double most_overlap = 16 * 30.0;
 
 TEST_CASE("a burn that was stopped is gone on with where it stopped") {
     Workbench bench;
-    begin_burn(bench);
+    begin_burn(bench.driver);
     const double planned = bench.driver->desk().burning_plan()->burn;
     REQUIRE(wait_for([&] { return bench.now().lines_done > 300; }));
     bench.driver->machine().stop();
@@ -67,7 +51,7 @@ TEST_CASE("a burn that was stopped is gone on with where it stopped") {
 
 TEST_CASE("after a pulled cable the rest is burned on the machine that was plugged in again") {
     auto bench = std::make_unique<Workbench>("40");
-    begin_burn(*bench);
+    begin_burn(bench->driver);
     WindowDriver& driver = bench->driver;
     const auto plan = driver->desk().burning_plan();
     REQUIRE(wait_for([&] { return bench->now().done.operation > 20; }));
@@ -94,7 +78,7 @@ TEST_CASE("after a pulled cable the rest is burned on the machine that was plugg
 
 TEST_CASE("a changed job is not gone on with") {
     Workbench bench;
-    begin_burn(bench);
+    begin_burn(bench.driver);
     REQUIRE(wait_for([&] { return bench.now().lines_done > 300; }));
     bench.driver->machine().stop();
     REQUIRE(wait_for([&] { return bench.at_rest() && bench.driver->desk().broken_off(); }));
@@ -106,7 +90,7 @@ TEST_CASE("a changed job is not gone on with") {
 
 TEST_CASE("power and speed are trimmed while it burns, stay with the step, and are put into it") {
     Workbench bench("4");
-    begin_burn(bench);
+    begin_burn(bench.driver);
     const auto press = [&](const QString& name) {
         for (auto* button : bench.driver.window().findChildren<QPushButton*>())
             if (button->isVisible() && button->accessibleName() == name) {
@@ -176,7 +160,7 @@ TEST_CASE("an opened door holds the burn, says so, and it goes on when it is shu
     REQUIRE(replace_file(script, R"([{"at_line": 400, "fault": "open-door", "seconds": 40},
                                      {"at_line": 700, "fault": "press-hold", "seconds": 40}])"));
     Workbench bench("20", {"--faults", script});
-    begin_burn(bench);
+    begin_burn(bench.driver);
     const auto resume = [&] { return bench.driver.button("Resume"); };
     REQUIRE(wait_for([&] { return bench.driver.visible_text().contains("The door is open"); }));
     CHECK_FALSE(resume()->isEnabled());
@@ -199,7 +183,7 @@ TEST_CASE("a cable pulled and plugged in again: what is sure is said, and the re
     const std::string script = folder.filePath("faults.json").toStdString();
     REQUIRE(replace_file(script, R"([{"at_line": 900, "fault": "pull-cable", "seconds": 60}])"));
     Workbench bench("60", {"--faults", script});
-    begin_burn(bench);
+    begin_burn(bench.driver);
     WindowDriver& driver = bench.driver;
     const double planned = driver->desk().burning_plan()->burn;
     REQUIRE(wait_for([&] { return driver->desk().broken_off().has_value(); }));

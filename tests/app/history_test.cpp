@@ -20,21 +20,6 @@ using namespace chalkline::test;
 
 namespace {
 
-bool press_enabled(WindowDriver& driver, const QString& text) {
-    return wait_for([&] {
-               auto* button = driver.button(text);
-               return button && button->isEnabled();
-           }) &&
-           driver.click(text);
-}
-
-void begin_burn(WindowDriver& driver) {
-    driver->choose(Mark::burn);
-    REQUIRE(press_enabled(driver, "Burn…"));
-    REQUIRE(press_enabled(driver, "Burn"));
-    REQUIRE(wait_for([&] { return driver->desk().burning(); }));
-}
-
 void burn_to_the_end(WindowDriver& driver) {
     begin_burn(driver);
     REQUIRE(wait_for([&] { return driver->desk().burned_at().has_value(); }, 120000));

@@ -3,6 +3,7 @@
 #include "papers/run_sheet_page.hpp"
 #include "rehearsal/burn_moments.hpp"
 #include "support/bed_driver.hpp"
+#include "support/drawn_job.hpp"
 #include "support/workbench.hpp"
 #include "widgets/fold.hpp"
 
@@ -149,6 +150,22 @@ TEST_CASE("the bed shows at every moment what is burned by then") {
         ++lit;
     }
     CHECK(lit > 4);
+    // A cut across an engraving is not seen before its time.
+    const auto crossed = std::make_shared<planning::Plan>(
+        planning::plan(drawn_job("<rect x='10' y='10' width='40' height='40' fill='#000'/>"
+                                 "<path d='M5 30 H60' fill='none' stroke='#f00'/>"),
+                       {})
+            .value());
+    REQUIRE(crossed->steps.size() == 2);
+    const BurnMoments two =
+        draw_moments(*crossed, camera, {1250, 950},
+                     {{crossed->steps[0].step, Qt::green}, {crossed->steps[1].step, Qt::red}}, 0.3, {});
+    const QPoint crossing = camera.to_screen(crossed->burn_box.centre()).toPoint();
+    const planning::Rehearsal play(crossed);
+    const QImage before_cut = two.at(play.spans()[1].from - 0.1), after = two.at(play.total());
+    CHECK(before_cut.pixelColor(crossing).green() > 200);
+    CHECK(before_cut.pixelColor(crossing).red() < 60);
+    CHECK(after.pixelColor(crossing).red() > 200);
     // All of it at the end, none of it before the beginning.
     CHECK(moments.at(rehearsal.total() + 1) == moments.burned);
     const QImage none = moments.at(-1);

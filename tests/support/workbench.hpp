@@ -9,6 +9,23 @@
 
 namespace chalkline::test {
 
+/// Presses the button with this text as soon as it can be pressed.
+inline bool press_enabled(WindowDriver& driver, const QString& text) {
+    return wait_for([&] {
+               auto* button = driver.button(text);
+               return button && button->isEnabled();
+           }) &&
+           driver.click(text);
+}
+
+/// Starts the burn by its tray and its sheet.
+inline void begin_burn(WindowDriver& driver) {
+    driver->choose(app::Mark::burn);
+    REQUIRE(press_enabled(driver, "Burn…"));
+    REQUIRE(press_enabled(driver, "Burn"));
+    REQUIRE(wait_for([&] { return driver->desk().burning(); }));
+}
+
 /// A window with the sample job, connected and at home.
 class Workbench {
  public:
