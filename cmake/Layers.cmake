@@ -22,7 +22,7 @@ set(_chalkline_core base geometry raster steps machine art recipes job planning 
 set(CHALKLINE_LAYER_wording ${_chalkline_core})
 set(CHALKLINE_LAYER_app ${_chalkline_core} link ports pty pictures fonts surroundings wording)
 set(CHALKLINE_LAYER_cli ${_chalkline_core} link ports pty pictures fonts surroundings wording)
-set(CHALKLINE_LAYER_campaign ${_chalkline_core} simulator surroundings)
+set(CHALKLINE_LAYER_campaign ${_chalkline_core} simulator pictures)
 set(CHALKLINE_LAYER_sim base geometry raster machine simulator link ports pty pictures)
 
 # Layers in which no Qt may be reachable, directly or through another target.

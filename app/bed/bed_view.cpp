@@ -446,11 +446,10 @@ void BedView::draw_art(QPainter& painter) {
     painter.setOpacity(faint);
     draw_scene(painter);
     painter.setOpacity(1);
-    painter.drawImage(0, 0,
-                      burned_.up_to(desk_.operations_done(), plan, camera_, size(), devicePixelRatioF(), step_tones(),
-                                    machine_.profile().spot));
+    burned_.paint(painter, desk_.done(), plan, camera_, size(), devicePixelRatioF(), step_tones(),
+                  machine_.profile().spot);
     if (const auto& broken = desk_.broken_off(); broken && !desk_.burning())
-        BurnLayer::draw_between(painter, *plan, camera_, broken->done, broken->begun, roles_.attention);
+        burned_.draw_doubtful(painter, plan, camera_, broken->done, broken->begun, roles_.attention);
 }
 
 void BedView::draw_places(QPainter& painter) const {

@@ -11,11 +11,16 @@ void BurnLayer::clear() {
     drawn_ = 0;
 }
 
-const QImage& BurnLayer::up_to(std::size_t done, const std::shared_ptr<const planning::Plan>& plan,
-                               const Camera& camera, QSize size, double pixel_ratio, const std::map<int, QColor>& tones,
-                               double spot) {
+void BurnLayer::paint(QPainter& painter, machine::ProgramPlace done, const std::shared_ptr<const planning::Plan>& plan,
+                      const Camera& camera, QSize size, double pixel_ratio, const std::map<int, QColor>& tones,
+                      double spot) {
+    const auto& operations = plan->program.operations;
+    const auto under_way = static_cast<std::size_t>(std::max<std::int64_t>(done.operation, 0));
+    const bool begun = done.operation >= 0 && under_way < operations.size();
+    const bool complete = begun && done.part + 1 >= machine::parts_of(operations[under_way]);
+    const std::size_t whole = under_way + (complete ? 1 : 0);
     const QSize pixels = size * pixel_ratio;
-    if (plan != plan_ || !(camera == camera_) || picture_.size() != pixels || done < drawn_) {
+    if (plan != plan_ || !(camera == camera_) || picture_.size() != pixels || whole < drawn_) {
         plan_ = plan;
         camera_ = camera;
         picture_ = QImage(pixels, QImage::Format_ARGB32_Premultiplied);
@@ -24,26 +29,37 @@ const QImage& BurnLayer::up_to(std::size_t done, const std::shared_ptr<const pla
         drawn_ = 0;
         at_ = {};
     }
-    QPainter painter(&picture_);
-    painter.setRenderHint(QPainter::Antialiasing);
-    const auto& operations = plan->program.operations;
-    for (; drawn_ < std::min(done, operations.size()); ++drawn_)
-        draw(operations[drawn_], painter, tones, spot);
-    return picture_;
+    {
+        QPainter onto(&picture_);
+        onto.setRenderHint(QPainter::Antialiasing);
+        for (; drawn_ < std::min(whole, operations.size()); ++drawn_)
+            draw(operations[drawn_], machine::parts_of(operations[drawn_]), onto, tones, spot);
+    }
+    painter.drawImage(0, 0, picture_);
+    if (!begun || complete) return;
+    const geometry::Point before = at_;
+    draw(operations[under_way], done.part + 1, painter, tones, spot);
+    at_ = before;
 }
 
-void BurnLayer::draw_between(QPainter& painter, const planning::Plan& plan, const Camera& camera,
-                             machine::ProgramPlace after, machine::ProgramPlace up_to, const QColor& colour) {
+void BurnLayer::draw_doubtful(QPainter& painter, const std::shared_ptr<const planning::Plan>& plan,
+                              const Camera& camera, machine::ProgramPlace after, machine::ProgramPlace up_to,
+                              const QColor& colour) {
+    if (doubtful_.plan != plan || doubtful_.after != after || doubtful_.up_to != up_to) {
+        doubtful_ = {plan, after, up_to, {}};
+        machine::walk(plan->program, [&](const machine::Stretch& stretch) {
+            if (stretch.power > 0 && stretch.place > after && stretch.place <= up_to)
+                doubtful_.lines.emplace_back(stretch.from, stretch.to);
+        });
+    }
     constexpr double width = 2.5;  // px: seen also where it is short
     painter.setPen(QPen(colour, width, Qt::SolidLine, Qt::FlatCap));
-    machine::walk(plan.program, [&](const machine::Stretch& stretch) {
-        if (stretch.power > 0 && stretch.place > after && stretch.place <= up_to)
-            painter.drawLine(camera.to_screen(stretch.from), camera.to_screen(stretch.to));
-    });
+    for (const auto& [from, to] : doubtful_.lines)
+        painter.drawLine(camera.to_screen(from), camera.to_screen(to));
 }
 
-void BurnLayer::draw(const machine::Operation& operation, QPainter& painter, const std::map<int, QColor>& tones,
-                     double spot) {
+void BurnLayer::draw(const machine::Operation& operation, std::int32_t parts, QPainter& painter,
+                     const std::map<int, QColor>& tones, double spot) {
     const auto tone = tones.find(operation.origin.step);
     const auto line = [&](geometry::Point from, geometry::Point to) {
         if (tone == tones.end()) return;
@@ -53,16 +69,16 @@ void BurnLayer::draw(const machine::Operation& operation, QPainter& painter, con
     if (const auto* travel = std::get_if<machine::Travel>(&operation.act)) {
         at_ = travel->to;
     } else if (const auto* trace = std::get_if<machine::Trace>(&operation.act)) {
-        for (std::uint32_t i = 0; i < trace->count; ++i) {
-            const geometry::Point to = plan_->program.points[trace->first + i];
-            line(at_, to);
+        for (std::int32_t i = 0; i < parts; ++i) {
+            const geometry::Point to = plan_->program.points[trace->first + static_cast<std::uint32_t>(i)];
+            if (trace->power > 0) line(at_, to);
             at_ = to;
         }
     } else if (const auto* sweep = std::get_if<machine::Sweep>(&operation.act)) {
         const double whole = geometry::distance(at_, sweep->to) * 1000;
         double gone = 0;
-        for (std::uint32_t i = 0; i < sweep->count; ++i) {
-            const machine::Run& run = plan_->program.runs[sweep->first + i];
+        for (std::int32_t i = 0; i < parts; ++i) {
+            const machine::Run& run = plan_->program.runs[sweep->first + static_cast<std::uint32_t>(i)];
             const auto place = [&](double micrometres) {
                 return geometry::between(at_, sweep->to, micrometres / whole);
             };

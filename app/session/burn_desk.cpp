@@ -82,7 +82,7 @@ void BurnDesk::forget_last_burn() {
         burning_.reset();
         broken_off_.reset();
         rest_.reset();
-        done_ = 0;
+        done_ = {};
     }
     Q_EMIT changed();
 }
@@ -198,7 +198,7 @@ void BurnDesk::burn() {
     burned_at_.reset();
     burning_ = plans_.planned().plan;
     lines_ = plans_.planned().lines;
-    done_ = 0;
+    done_ = {};
     send({});
 }
 
@@ -238,7 +238,7 @@ void BurnDesk::take_up(std::shared_ptr<const planning::Plan> plan, const machine
     broken_off_->done.operation = std::min(broken_off_->done.operation, last);
     broken_off_->begun.operation = std::min(broken_off_->begun.operation, last);
     trims_ = note.trims;
-    done_ = static_cast<std::size_t>(broken_off_->done.operation + 1);
+    done_ = broken_off_->done;
     Q_EMIT changed();
 }
 
@@ -269,7 +269,10 @@ void BurnDesk::go_on(double overlap) {
             machine::Encoder counted(cut.rest->program, profile);
             for (machine::ProgramLine line; counted.next(line);)
                 ++cut.lines;
-            cut.faults = planning::check_program(lines, planning::limits_of(job, profile, cut.rest->program));
+            // A program from a file has no steps whose power it could exceed.
+            const bool of_file = job.motifs.empty();
+            cut.faults = planning::check_program(lines, of_file ? planning::ProgramLimits{profile, {}, {}}
+                                                                : planning::limits_of(job, profile, cut.rest->program));
             return cut;
         },
         [this](Cut cut) {
@@ -284,11 +287,15 @@ void BurnDesk::go_on(double overlap) {
 double BurnDesk::share_at(const machine::ProgramPlace& place) const {
     if (!burning_ || place.operation < 0 || burning_->total.seconds() <= 0) return 0;
     const auto operation = std::min(static_cast<std::size_t>(place.operation), burning_->finished_at.size() - 1);
-    return burning_->finished_at[operation] / burning_->total.seconds();
+    const double begins = operation == 0 ? 0 : burning_->finished_at[operation - 1];
+    // A long path is one operation: its points share its time.
+    const double parts = machine::parts_of(burning_->program.operations[operation]);
+    const double within = parts > 0 ? std::min(1.0, (place.part + 1) / parts) : 1;
+    return (begins + (burning_->finished_at[operation] - begins) * within) / burning_->total.seconds();
 }
 
 double BurnDesk::share_done() const {
-    return share_at({static_cast<std::int64_t>(done_) - 1, 0});
+    return share_at(done_);
 }
 
 double BurnDesk::share_begun() const {
@@ -306,8 +313,12 @@ void BurnDesk::set_time_factor(double factor) {
 }
 
 std::optional<machine::Origin> BurnDesk::at_work() const {
-    if (!burning() || done_ >= burning_->program.operations.size()) return {};
-    return burning_->program.operations[done_].origin;
+    if (!burning()) return {};
+    const auto& operations = burning_->program.operations;
+    auto next = static_cast<std::size_t>(std::max<std::int64_t>(done_.operation, 0));
+    if (done_.operation >= 0 && next < operations.size() && done_.part + 1 >= machine::parts_of(operations[next]))
+        ++next;
+    return next < operations.size() ? std::optional(operations[next].origin) : std::nullopt;
 }
 
 /// Time counts while the machine runs, not while it is held.
@@ -323,7 +334,7 @@ void BurnDesk::measure(const machine::Snapshot& now) {
 void BurnDesk::follow() {
     const auto& now = machine_.snapshot();
     if (now.activity == machine::Activity::burning && burning_) {
-        if (now.done.operation >= 0) done_ = static_cast<std::size_t>(in_whole(now.done).operation + 1);
+        if (now.done.operation >= 0) done_ = in_whole(now.done);
         measure(now);
     }
     // A frame was seen at a place: nobody knows that place any more.
@@ -340,7 +351,8 @@ void BurnDesk::finish(machine::Activity activity) {
     }
     if (activity == machine::Activity::burning && burning_) {
         burned_at_ = QDateTime::currentDateTime();
-        done_ = burning_->program.operations.size();
+        const auto last = burning_->program.operations.size() - 1;
+        done_ = {static_cast<std::int64_t>(last), machine::parts_of(burning_->program.operations[last]) - 1};
         rest_.reset();
         Q_EMIT ended(machine::BurnEnd::finished);
         job::Ids steps;

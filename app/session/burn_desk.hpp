@@ -82,8 +82,8 @@ class BurnDesk : public QObject {
     /// The plan being burned or burned last; null before the first burn of this job.
     std::shared_ptr<const planning::Plan> burning_plan() const { return burning_; }
     bool burning() const { return machine_.snapshot().activity == machine::Activity::burning; }
-    /// Operations of `burning_plan` that are surely done.
-    std::size_t operations_done() const { return done_; }
+    /// What of `burning_plan` is surely done.
+    machine::ProgramPlace done() const { return done_; }
     /// Shares of the plan's time, 0…1: surely done, and at most begun.
     double share_done() const;
     double share_begun() const;
@@ -140,7 +140,7 @@ class BurnDesk : public QObject {
     bool framed_before_ = false;      ///< it was framed, and changed since
     std::optional<wording::Message> trouble_;
     std::shared_ptr<const planning::Plan> burning_;
-    std::size_t done_ = 0;
+    machine::ProgramPlace done_;
     std::shared_ptr<const machine::Rest> rest_;  ///< of `burning_`, while it is gone on with
     std::optional<BrokenOff> broken_off_;
     machine::Trims trims_;

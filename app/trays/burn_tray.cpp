@@ -143,7 +143,7 @@ void BurnTray::follow() {
                         : after  ? tr("finished at %1").arg(desk.burned_at()->toString("hh:mm"))
                                  : tr("as planned, minutes and seconds"));
         ribbon_->show_segments(segments_of(*plan, context_.document.job(), context_.machine.profile(), context_.roles));
-        ribbon_->show_progress(burning || desk.operations_done() > 0 ? desk.share_done() : -1);
+        ribbon_->show_progress(burning || desk.done().operation >= 0 ? desk.share_done() : -1);
     }
     const auto why = desk.obstacle();
     QString trouble;

@@ -298,3 +298,35 @@ TEST_CASE("a program from a file is rehearsed and burned after the same checks, 
     REQUIRE(wait_for([&] { return !driver->document().job().motifs.empty(); }));
     CHECK(driver->plans().program_name().isEmpty());
 }
+
+TEST_CASE("a program from a file that was stopped is gone on with") {
+    QTemporaryDir folder;
+    const QString file = folder.filePath("rounds.gcode");
+    std::string text = "G21G90\nM4S0\nG0X50Y50\nG1F1500S600\n";
+    for (int round = 0; round < 40; ++round)
+        text += "X90\nY90\nX50\nY50\n";
+    REQUIRE(replace_file(file.toStdString(), text + "M5\n"));
+    SimulatorProcess machine(CHALKLINE_SIM, "60");
+    WindowDriver driver;
+    driver.drop({file});
+    REQUIRE(wait_for([&] { return driver->plans().ready(); }));
+    driver->machine().connect_to(QString::fromStdString(machine.port()), "simulated");
+    REQUIRE(wait_for([&] {
+        return driver->machine().snapshot().state == machine::ControllerState::alarm &&
+               driver->machine().snapshot().activity == machine::Activity::none;
+    }));
+    driver->machine().home();
+    REQUIRE(wait_for([&] { return driver.idle() && driver->machine().snapshot().position_sure; }));
+    begin_burn(driver);
+    REQUIRE(wait_for([&] { return driver->desk().share_done() > 0.2; }));
+    driver->machine().stop();
+    REQUIRE(wait_for([&] { return driver->desk().broken_off() && driver.idle(); }));
+    REQUIRE(press_enabled(driver, "Go on from there…"));
+    REQUIRE(press_enabled(driver, "Go on"));
+    REQUIRE(wait_for([&] { return driver->desk().burned_at().has_value(); }));
+    driver->machine().disconnect_now();
+    machine.finish();
+    CHECK(machine.clean());
+    CHECK(machine.figure("beam_on_mm") >= 40 * 160 - 0.5);
+    CHECK(machine.figure("beam_on_mm") < 40 * 160 + 45 * 40);
+}

@@ -162,25 +162,49 @@ TEST_CASE("the burned part grows with the progress and only forwards") {
     for (const auto& step : driver->document().job().steps)
         tones[step.id] = Qt::darkGray;
     const Camera camera = Camera::fitting({0, 0, 400, 300}, {800, 600}, 0);
-    BurnLayer layer;
-    const auto inked = [&](std::size_t done) {
-        const QImage picture = layer.up_to(done, plan, camera, {800, 600}, 1, tones, 0.18);
+    const auto& operations = plan->program.operations;
+    const std::size_t all = operations.size();
+    const auto shown = [&](BurnLayer& layer, machine::ProgramPlace done) {
+        QImage picture(800, 600, QImage::Format_ARGB32_Premultiplied);
+        picture.fill(Qt::transparent);
+        QPainter painter(&picture);
+        painter.setRenderHint(QPainter::Antialiasing);
+        layer.paint(painter, done, plan, camera, {800, 600}, 1, tones, 0.18);
+        return picture;
+    };
+    /// So many whole operations.
+    const auto whole_ones = [&](std::size_t count) {
+        if (count == 0) return machine::ProgramPlace{};
+        return machine::ProgramPlace{static_cast<std::int64_t>(count) - 1,
+                                     machine::parts_of(operations[count - 1]) - 1};
+    };
+    const auto count_in = [](const QImage& picture) {
         int count = 0;
         for (int y = 0; y < picture.height(); ++y)
             for (int x = 0; x < picture.width(); ++x)
                 count += qAlpha(picture.pixel(x, y)) > 0;
         return count;
     };
-    const std::size_t all = plan->program.operations.size();
-    CHECK(inked(0) == 0);
-    const int half = inked(all / 2), whole = inked(all);
+    BurnLayer layer;
+    const auto inked = [&](machine::ProgramPlace done) { return count_in(shown(layer, done)); };
+    CHECK(inked({}) == 0);
+    const int half = inked(whole_ones(all / 2)), whole = inked(whole_ones(all));
     CHECK(half > 0);
     CHECK(whole > half);
-    CHECK(inked(all / 2) == half);  // a new burn begins afresh
+    CHECK(inked(whole_ones(all / 2)) == half);  // a new burn begins afresh
     // Drawn in small parts it is the same picture.
     BurnLayer slowly;
     for (std::size_t i = 0; i <= all; i += 97)
-        slowly.up_to(i, plan, camera, {800, 600}, 1, tones, 0.18);
-    CHECK(slowly.up_to(all, plan, camera, {800, 600}, 1, tones, 0.18) ==
-          layer.up_to(all, plan, camera, {800, 600}, 1, tones, 0.18));
+        (void)shown(slowly, whole_ones(i));
+    CHECK(shown(slowly, whole_ones(all)) == shown(layer, whole_ones(all)));
+    // Of a long path only what is done.
+    const auto path = std::find_if(operations.begin(), operations.end(), [](const machine::Operation& operation) {
+        return std::holds_alternative<machine::Trace>(operation.act) && machine::parts_of(operation) > 20;
+    });
+    REQUIRE(path != operations.end());
+    const auto at = path - operations.begin();
+    const int before = inked(whole_ones(static_cast<std::size_t>(at)));
+    const int begun = inked({at, machine::parts_of(*path) / 2});
+    CHECK(begun > before);
+    CHECK(inked(whole_ones(static_cast<std::size_t>(at) + 1)) > begun);
 }

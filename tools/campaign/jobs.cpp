@@ -5,8 +5,8 @@
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
 #include <chalkline/job/placing.hpp>
+#include <chalkline/pictures/decoder.hpp>
 #include <chalkline/planning/plan.hpp>
-#include <chalkline/surroundings/surroundings.hpp>
 
 namespace chalkline::campaign {
 namespace {
@@ -23,8 +23,9 @@ machine::MachineProfile small_machine() {
 /// The sample job at a fraction of its size near the bed's corner, without its piece, its steps as `change` makes them.
 template <class Change>
 Result<job::Job> shrunk(const std::string& file, double size, Change change) {
-    const Surroundings surroundings;
-    auto opened = job::load(std::string(CHALKLINE_SAMPLES) + file, surroundings.of_nothing());
+    // The samples have no letters: no fonts are asked for.
+    const pictures::Decoder decoder;
+    auto opened = job::load(std::string(CHALKLINE_SAMPLES) + file, {&decoder, nullptr, {}});
     if (!opened) return tl::unexpected(opened.error());
     job::Job job = job::set_stock(std::move(opened->job), {});
     for (job::Motif& motif : job.motifs) {

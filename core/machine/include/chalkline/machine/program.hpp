@@ -81,6 +81,13 @@ struct Operation {
     Origin origin;
 };
 
+/// Parts of an operation as `ProgramPlace` counts them: points of a trace, runs of a sweep, else one.
+inline std::int32_t parts_of(const Operation& operation) {
+    if (const auto* trace = std::get_if<Trace>(&operation.act)) return static_cast<std::int32_t>(trace->count);
+    if (const auto* sweep = std::get_if<Sweep>(&operation.act)) return static_cast<std::int32_t>(sweep->count);
+    return 1;
+}
+
 /// What the machine shall do, in bed coordinates (mm), before it becomes lines. The one source of the encoded
 /// lines, the time, the rehearsal and the progress. The head's place before the first operation is unknown.
 struct Program {
