@@ -29,6 +29,9 @@ MachineRail::MachineRail(MachineLink& machine, const theme::Roles& roles, QWidge
     const QString colour = "color: " + roles.rail_text.name() + "; background: transparent;";
     state_ = make_button({}, ButtonLook::top, this);
     state_->setToolTip(tr("What this means and what can be done"));
+    // Read from across the room, like the time left.
+    const QString large = QString("font-size: %1px; font-weight: 600;").arg(theme::large);
+    state_->setStyleSheet(large);
     place_ = new QLabel(this);
     place_->setFont(theme::mono(theme::normal));
     place_->setStyleSheet(colour);
@@ -53,6 +56,7 @@ MachineRail::MachineRail(MachineLink& machine, const theme::Roles& roles, QWidge
     hold_ = add(tr("Hold"), ButtonLook::rail, tr("Hold the head and the beam (Esc)"), &MachineLink::hold);
     resume_ = add(tr("Resume"), ButtonLook::rail, tr("Go on after a hold"), &MachineLink::resume);
     stop_ = add(tr("STOP"), ButtonLook::stop, {}, &MachineLink::stop);
+    stop_->setStyleSheet(large);
     connect(machine_button_, &QPushButton::clicked, this, &MachineRail::connection_wanted);
     connect(state_, &QPushButton::clicked, this, &MachineRail::explanation_wanted);
     connect(&machine_, &MachineLink::changed, this, &MachineRail::follow);
