@@ -33,8 +33,9 @@ class JobFiles : public QObject {
     void save_program(const std::shared_ptr<const planning::Plan>& plan, const machine::MachineProfile& machine);
     /// The run sheet as a page for the wall.
     void save_run_sheet(const RunSheet& sheet);
-    /// What a new job begins with.
+    /// Programs from files are read for this machine.
     void set_machine(const machine::MachineProfile& machine) { machine_ = machine; }
+    /// What a new job begins with.
     void set_beginning(std::function<job::Job()> beginning) { beginning_ = std::move(beginning); }
     /// Runs `action` at once when nothing would be lost, after an answer otherwise.
     void guard(std::function<void()> action);
@@ -65,7 +66,7 @@ class JobFiles : public QObject {
     JobDocument& document_;
     std::shared_ptr<const Surroundings> surroundings_;  ///< shared with reading that outlives the window
     QWidget* window_;
-    machine::MachineProfile machine_;  ///< programs are read for it
+    machine::MachineProfile machine_;
     std::function<job::Job()> beginning_ = [] { return job::Job{}; };
     TaskRunner reader_, saving_program_;
 };

@@ -36,7 +36,6 @@ class Player : public QObject {
     void to_next_step();
     /// Plays one step over and over; nothing: the whole job, once.
     void loop(std::optional<job::Id> step);
-    std::optional<job::Id> looped() const { return looped_; }
     /// Travels are drawn as chalk lines.
     void show_travel(bool on);
     bool travel_shown() const { return travel_; }
