@@ -33,12 +33,12 @@ void BurnLayer::paint(QPainter& painter, machine::ProgramPlace done, const std::
         QPainter onto(&picture_);
         onto.setRenderHint(QPainter::Antialiasing);
         for (; drawn_ < std::min(whole, operations.size()); ++drawn_)
-            draw(operations[drawn_], machine::parts_of(operations[drawn_]), onto, tones, spot);
+            draw(drawn_, machine::parts_of(operations[drawn_]), onto, tones, spot);
     }
     painter.drawImage(0, 0, picture_);
     if (!begun || complete) return;
     const geometry::Point before = at_;
-    draw(operations[under_way], done.part + 1, painter, tones, spot);
+    draw(under_way, done.part + 1, painter, tones, spot);
     at_ = before;
 }
 
@@ -58,35 +58,15 @@ void BurnLayer::draw_doubtful(QPainter& painter, const std::shared_ptr<const pla
         painter.drawLine(camera.to_screen(from), camera.to_screen(to));
 }
 
-void BurnLayer::draw(const machine::Operation& operation, std::int32_t parts, QPainter& painter,
-                     const std::map<int, QColor>& tones, double spot) {
-    const auto tone = tones.find(operation.origin.step);
-    const auto line = [&](geometry::Point from, geometry::Point to) {
-        if (tone == tones.end()) return;
+void BurnLayer::draw(std::size_t operation, std::int32_t parts, QPainter& painter, const std::map<int, QColor>& tones,
+                     double spot) {
+    const auto tone = tones.find(plan_->program.operations[operation].origin.step);
+    if (tone != tones.end())
         painter.setPen(QPen(tone->second, std::max(spot * camera_.scale, 1.2), Qt::SolidLine, Qt::FlatCap));
-        painter.drawLine(camera_.to_screen(from), camera_.to_screen(to));
-    };
-    if (const auto* travel = std::get_if<machine::Travel>(&operation.act)) {
-        at_ = travel->to;
-    } else if (const auto* trace = std::get_if<machine::Trace>(&operation.act)) {
-        for (std::int32_t i = 0; i < parts; ++i) {
-            const geometry::Point to = plan_->program.points[trace->first + static_cast<std::uint32_t>(i)];
-            if (trace->power > 0) line(at_, to);
-            at_ = to;
-        }
-    } else if (const auto* sweep = std::get_if<machine::Sweep>(&operation.act)) {
-        const double whole = geometry::distance(at_, sweep->to) * 1000;
-        double gone = 0;
-        for (std::int32_t i = 0; i < parts; ++i) {
-            const machine::Run& run = plan_->program.runs[sweep->first + static_cast<std::uint32_t>(i)];
-            const auto place = [&](double micrometres) {
-                return geometry::between(at_, sweep->to, micrometres / whole);
-            };
-            if (run.power > 0) line(place(gone), place(gone + run.micrometres));
-            gone += run.micrometres;
-        }
-        at_ = sweep->to;
-    }
+    at_ = machine::walk_operation(plan_->program, operation, at_, [&](const machine::Stretch& stretch) {
+        if (stretch.power > 0 && stretch.place.part < parts && tone != tones.end())
+            painter.drawLine(camera_.to_screen(stretch.from), camera_.to_screen(stretch.to));
+    });
 }
 
 }  // namespace chalkline::app

@@ -27,8 +27,8 @@ class BurnLayer {
                        machine::ProgramPlace after, machine::ProgramPlace up_to, const QColor& colour);
 
  private:
-    void draw(const machine::Operation& operation, std::int32_t parts, QPainter& painter,
-              const std::map<int, QColor>& tones, double spot);
+    void draw(std::size_t operation, std::int32_t parts, QPainter& painter, const std::map<int, QColor>& tones,
+              double spot);
 
     std::shared_ptr<const planning::Plan> plan_;
     Camera camera_;

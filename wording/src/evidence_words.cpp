@@ -40,6 +40,7 @@ QString setting_name(const std::string& key) {
     if (key == "low_power") return said("Power in corners");
     if (key == "speed") return said("Speed");
     if (key == "passes") return said("Passes");
+    if (key == "focus_mm") return said("Focus higher by");
     if (key == "lower_each_pass_mm") return said("Focus down each pass");
     if (key == "air") return said("Air assist");
     if (key == "air_lead_s") return said("Air before the beam");

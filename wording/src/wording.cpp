@@ -75,6 +75,7 @@ QString alarm(int number) {
 
 /// What a key of the settings in the job file is called on the screen.
 QString setting(std::string_view key) {
+    if (key == "focus_mm") return tr("focus higher, -20 to 20 mm");
     if (key == "lower_each_pass_mm") return tr("focus down each pass, 0 to 20 mm");
     if (key == "air_lead_s") return tr("air before the beam, 0 to 60 s");
     if (key == "angle_deg") return tr("angle of scan lines");

@@ -352,6 +352,11 @@ void StepDetails::build_beam(steps::StepKind kind) {
         [](const StepSettings& s) { return s.lower_each_pass; },
         [](StepSettings& s, Length length) { s.lower_each_pass = length; });
     focus->addStretch(1);
+    auto* height = add_row(beam_);
+    add_length(
+        height, tr("Focus higher by"), tr("Focus higher by"), [](const StepSettings& s) { return s.focus; },
+        [](StepSettings& s, Length length) { s.focus = length; });
+    height->addStretch(1);
 }
 
 /// Only under a constant beam: one that follows the speed weakens by itself.
@@ -410,6 +415,7 @@ QString StepDetails::beam_note(const StepSettings& settings) const {
     if (settings.beam == steps::BeamControl::constant) parts << tr("constant");
     if (settings.air && settings.air_lead > Duration()) parts << tr("air first");
     if (settings.lower_each_pass > Length()) parts << tr("focus down");
+    if (settings.focus != Length()) parts << tr("focus moved");
     return parts.join(", ");
 }
 

@@ -119,6 +119,7 @@ Opened job_from_json(const Json& json, ArtShelf& shelf) {
             return {};
         });
     job.left_out = inks_from_json(json.value("left_out", Json::array()));
+    if (json.contains("card")) job.card = json.at("card").dump();
     if (json.contains("stock"))
         read_or_lose(opened, notice::lost_stock, "", [&]() -> Result<void> {
             job.stock = stock_from_json(json.at("stock"));
@@ -143,7 +144,7 @@ Opened job_from_json(const Json& json, ArtShelf& shelf) {
     for (const Json& one : json.value("overrides", Json::array()))
         job.overrides.push_back(override_from_json(one));
     job.unknown = unknown_keys(
-        json, {"format", "version", "last_id", "motifs", "steps", "left_out", "stock", "datum", "marked", "overrides"});
+        json, {"format", "version", "last_id", "motifs", "steps", "left_out", "stock", "datum", "marked", "overrides", "card"});
     return opened;
 }
 
@@ -211,6 +212,7 @@ Result<std::string> to_chalk(const Job& job) {
     for (const Step& step : job.steps)
         json["steps"].push_back(to_json(step));
     json["left_out"] = to_json(job.left_out);
+    if (!job.card.empty()) json["card"] = Json::parse(job.card);
     if (job.stock) json["stock"] = to_json(*job.stock);
     if (job.datum)
         json["datum"] = {{"motif", job.datum->motif}, {"on_page_mm", {job.datum->on_page.x, job.datum->on_page.y}}};

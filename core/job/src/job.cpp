@@ -41,8 +41,10 @@ bool Job::sent(const Step& step, const Motif& motif, std::size_t shape) {
     return std::find(step.inks.begin(), step.inks.end(), ink) != step.inks.end();
 }
 
-bool Job::sent_picture(const Step& step, const Motif& motif, std::size_t picture) {
+bool Job::sent_picture(const Step& step, const Motif& motif, std::size_t picture) const {
     if (step.settings.kind != steps::StepKind::picture) return false;
+    const Step* own = motif.step ? this->step(*motif.step) : nullptr;
+    if (own && own->settings.kind == steps::StepKind::picture) return own->id == step.id;
     const Ink& ink = motif.art->pictures[picture].ink;
     return std::find(step.inks.begin(), step.inks.end(), ink) != step.inks.end();
 }

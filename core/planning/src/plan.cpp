@@ -70,7 +70,7 @@ std::vector<std::shared_ptr<const Proof>> proofs_of(const job::Job& job, const j
     std::vector<std::shared_ptr<const Proof>> proofs;
     for (const job::Motif& motif : job.motifs)
         for (std::size_t i = 0; options.wants_motif(motif.id) && i < motif.art->pictures.size(); ++i)
-            if (step.on && job::Job::sent_picture(step, motif, i) && !watch.cancelled())
+            if (step.on && job.sent_picture(step, motif, i) && !watch.cancelled())
                 proofs.push_back(shelf.proof(motif, i, step, spot, watch));
     return proofs;
 }

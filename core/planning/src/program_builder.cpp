@@ -32,6 +32,7 @@ void ProgramBuilder::begin_step(std::int32_t step, const steps::StepSettings& se
     mode_ = mode;
     const bool falls = settings.low_power && mode == machine::BeamMode::constant;
     falling_ = falls ? std::optional(settings) : std::nullopt;
+    base_ = machine_.z_axis ? settings.focus.mm() : 0;
     lower_ = machine_.z_axis ? settings.lower_each_pass.mm() : 0;
     if (settings.air == air_) return;
     add(machine::Air{settings.air});
@@ -41,7 +42,7 @@ void ProgramBuilder::begin_step(std::int32_t step, const steps::StepSettings& se
 
 void ProgramBuilder::begin_pass(int pass) {
     origin_.pass = pass;
-    focus_at(-lower_ * pass);
+    focus_at(base_ - lower_ * pass);
 }
 
 void ProgramBuilder::end() {

@@ -48,7 +48,7 @@ class ProgramBuilder {
     bool moved_ = false, air_ = false;
     machine::BeamMode mode_ = machine::BeamMode::off;
     std::optional<steps::StepSettings> falling_;  ///< the power falls with the speed in corners
-    double lower_ = 0, focus_ = 0;                ///< mm
+    double base_ = 0, lower_ = 0, focus_ = 0;     ///< mm
     StepReport report_;
 };
 

@@ -7,7 +7,6 @@
 namespace chalkline::planning {
 
 using geometry::Point;
-using machine::Operation;
 
 TimeShares time_shares(const Plan& plan) {
     TimeShares shares;
@@ -54,31 +53,18 @@ struct Along {
     machine::PowerValue power = 0;
 };
 
-Along along(const machine::Program& program, const Operation& operation, Point from, double way) {
+Along along(const machine::Program& program, std::size_t operation, Point from, double way) {
     Along found{from, 0};
-    const auto ride = [&](Point to, machine::PowerValue power) {
-        const double length = geometry::distance(from, to);
-        found.power = power;
-        found.place = length > 0 ? geometry::between(from, to, std::min(1.0, way / length)) : to;
+    bool there = false;
+    machine::walk_operation(program, operation, from, [&](const machine::Stretch& stretch) {
+        if (there) return;
+        const double length = stretch.length();
+        found.power = stretch.power;
+        found.place =
+            length > 0 ? geometry::between(stretch.from, stretch.to, std::min(1.0, way / length)) : stretch.to;
         way -= length;
-        from = to;
-        return way <= 0;
-    };
-    if (const auto* travel = std::get_if<machine::Travel>(&operation.act)) {
-        ride(travel->to, 0);
-    } else if (const auto* trace = std::get_if<machine::Trace>(&operation.act)) {
-        for (std::uint32_t i = 0; i < trace->count; ++i)
-            if (ride(program.points[trace->first + i], trace->power)) break;
-    } else if (const auto* sweep = std::get_if<machine::Sweep>(&operation.act)) {
-        const Point begin = from;
-        const double whole = geometry::distance(begin, sweep->to) * 1000;
-        double gone = 0;
-        for (std::uint32_t i = 0; i < sweep->count && whole > 0; ++i) {
-            const machine::Run& run = program.runs[sweep->first + i];
-            gone += run.micrometres;
-            if (ride(geometry::between(begin, sweep->to, gone / whole), run.power)) break;
-        }
-    }
+        there = way <= 0;
+    });
     return found;
 }
 
@@ -94,12 +80,12 @@ Rehearsal::Instant Rehearsal::at(double seconds) const {
     instant.operation = found;
     if (found >= operations.size()) {
         if (!starts_.empty())
-            instant.head = along(plan_->program, operations.back(), starts_.back(), lengths_.back()).place;
+            instant.head = along(plan_->program, operations.size() - 1, starts_.back(), lengths_.back()).place;
         return instant;
     }
     const double begin = begins(found), lasts = ends[found] - begin;
     const double share = lasts > 0 ? (seconds - begin) / lasts : 1;
-    const Along here = along(plan_->program, operations[found], starts_[found], lengths_[found] * share);
+    const Along here = along(plan_->program, found, starts_[found], lengths_[found] * share);
     instant.head = here.place;
     instant.power = here.power / full;
     instant.speed = lasts > 0 ? lengths_[found] / lasts * 60 : 0;

@@ -166,6 +166,7 @@ Json all_of(const StepSettings& s) {
             {"low_power", s.low_power ? Json(s.low_power->percent()) : Json()},
             {"speed", s.speed.mm_per_min()},
             {"passes", s.passes},
+            {"focus_mm", s.focus.mm()},
             {"lower_each_pass_mm", s.lower_each_pass.mm()},
             {"air", s.air},
             {"air_lead_s", s.air_lead.seconds()},
@@ -200,6 +201,7 @@ StepSettings read_settings(const Json& json) {
     if (json.contains("low_power")) s.low_power = Power::percent(json.at("low_power"));
     s.speed = Speed::mm_per_min(json.at("speed"));
     s.passes = json.at("passes");
+    read(json, "focus_mm", s.focus);
     read(json, "lower_each_pass_mm", s.lower_each_pass);
     s.air = json.at("air");
     s.air_lead = Duration::seconds(json.value("air_lead_s", 0.0));

@@ -52,6 +52,7 @@ const char* first_wrong_detail(const StepSettings& s) {
     const auto within = [](double value, double least, double most) { return value >= least && value <= most; };
     const FillSettings& fill = s.fill;
     const LineSettings& line = s.line;
+    if (!within(s.focus.mm(), -20, 20)) return "focus_mm";
     if (!within(s.lower_each_pass.mm(), 0, 20)) return "lower_each_pass_mm";
     if (!within(s.air_lead.seconds(), 0, 60)) return "air_lead_s";
     if (!within(fill.angle, -360, 360)) return "angle_deg";

@@ -25,7 +25,7 @@ std::vector<BurnedLine> burned_lines(const job::Job& job) {
             }
             // A picture stands for its frame.
             for (std::size_t i = 0; i < motif.art->pictures.size(); ++i, ++number) {
-                if (!job.steps[step].on || !job::Job::sent_picture(job.steps[step], motif, i)) continue;
+                if (!job.steps[step].on || !job.sent_picture(job.steps[step], motif, i)) continue;
                 geometry::Polyline frame = job::frame_of_picture(motif, i);
                 const geometry::Box box = geometry::bounds(frame);
                 burned.push_back({std::move(frame), box, step, number, true, motif.id});

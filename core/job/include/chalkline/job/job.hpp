@@ -131,6 +131,7 @@ struct Job {
     std::optional<Datum> datum;  ///< none: the lower left corner of the job
     std::vector<MarkedPlace> marked{};
     std::vector<Override> overrides{};
+    std::string card{};  ///< the swatch card this job burns, as JSON (swatches/card_json.hpp); empty: it burns none
     Id last_id = 0;
     std::string unknown;  ///< as in Motif
 
@@ -142,8 +143,8 @@ struct Job {
     bool has_work(const Step& step) const;
     /// The shape is sent to the step, which may be off.
     static bool sent(const Step& step, const Motif& motif, std::size_t shape);
-    /// The picture is sent to the step: always by its ink, and only to a step for pictures.
-    static bool sent_picture(const Step& step, const Motif& motif, std::size_t picture);
+    /// The picture is sent to the step, which is one for pictures: the motif's own step where that is one, else by ink.
+    bool sent_picture(const Step& step, const Motif& motif, std::size_t picture) const;
     /// The same, and the step is on.
     static bool burns(const Step& step, const Motif& motif, std::size_t shape) {
         return step.on && sent(step, motif, shape);

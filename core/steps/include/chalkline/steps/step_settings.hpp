@@ -106,6 +106,7 @@ struct StepSettings {
     std::optional<Power> low_power{};  ///< constant beam on lines: the power at rest, rising to `power` at full speed
     Speed speed = Speed::mm_per_min(2400);
     int passes = 1;
+    Length focus{};  ///< where the machine has a Z axis: the focus is this much higher than the piece asks for
     Length
         lower_each_pass{};  ///< the focus goes down this far before each further pass, where the machine has a Z axis
     bool air = false;
