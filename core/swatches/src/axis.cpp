@@ -84,8 +84,12 @@ void hold_count(Adjusted& made) {
     Axis& axis = made.axis;
     const int wanted = axis.count;
     axis.count = std::clamp(axis.count, 1, most_values);
-    if (axis.count < wanted)
-        made.said.push_back(said(notice::fewer_values, {{"count", std::to_string(axis.count)}}));
+    if (axis.count < wanted) made.said.push_back(said(notice::fewer_values, {{"count", std::to_string(axis.count)}}));
+    if (counts_whole(axis.what)) {
+        axis.first = std::round(axis.first);
+        axis.last = std::round(axis.last);
+        axis.count = std::min(axis.count, static_cast<int>(axis.last - axis.first) + 1);
+    }
     if (axis.count == 1 || axis.first == axis.last) {
         if (axis.first != axis.last || axis.count > 1) made.said.push_back(said(notice::one_value));
         axis.count = 1;
@@ -176,7 +180,7 @@ std::vector<double> values_of(const Axis& axis) {
         const bool end = i == 0 || i == axis.count - 1;
         const double value = axis.geometric ? axis.first * std::pow(axis.last / axis.first, share)
                                             : axis.first + (axis.last - axis.first) * share;
-        all.push_back(counts_whole(axis.what) ? std::round(value)
+        all.push_back(counts_whole(axis.what)  ? std::round(value)
                       : axis.geometric && !end ? two_figures(value)
                                                : tidy(value));
     }

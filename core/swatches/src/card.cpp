@@ -14,16 +14,17 @@ using geometry::Box;
 using geometry::Point;
 using steps::StepKind;
 
-constexpr std::array shape_words{std::string_view("square"), std::string_view("circle"), std::string_view("flap"),
+constexpr std::array shape_words{std::string_view("square"), std::string_view("circle"),  std::string_view("flap"),
                                  std::string_view("bars"),   std::string_view("corners"), std::string_view("curves"),
                                  std::string_view("slot"),   std::string_view("patch"),   std::string_view("tick"),
                                  std::string_view("motif")};
 
-constexpr double edge = 2;              // mm from the card's edge to anything burned
-constexpr double air = 1.5;             // mm between parts
-constexpr double letter_width = 0.85;   // of a capital's height: single-stroke letters need no more
+constexpr double edge = 2;               // mm from the card's edge to anything burned
+constexpr double air = 1.5;              // mm between parts
+constexpr double letter_width = 0.85;    // of a capital's height: single-stroke letters need no more
 constexpr double smallest_letter = 1.2;  // mm: a beam draws no smaller ones
-constexpr double smallest_cell = 3;     // mm
+constexpr double smallest_cell = 3;      // mm
+constexpr double tongue_length = 18;     // mm: long enough to be held
 
 double width_of(const std::string& text, double height) {
     return static_cast<double>(text.size()) * height * letter_width;
@@ -108,7 +109,13 @@ void place_cells(Layout& layout, const Card& card, const Bands& bands, const ste
             layout.field.add(cell.box);
             layout.cells.push_back(cell);
         }
-    layout.size = {layout.field.right + bands.right, layout.field.top + bands.above};
+    geometry::Box burned = layout.field;
+    if (card.shape == Shape::slot) {
+        const double left = layout.field.right + card.gap;
+        layout.tongue = {left, layout.field.bottom, left + tongue_width(card), layout.field.bottom + tongue_length};
+        burned.add(layout.tongue);
+    }
+    layout.size = {burned.right + bands.right, burned.top + bands.above};
 }
 
 void place_labels(Layout& layout, const Card& card, const Bands& bands) {
@@ -124,11 +131,11 @@ void place_labels(Layout& layout, const Card& card, const Bands& bands) {
                                     height,
                                     bands.labels_upwards});
         if (cell.place.column == 0 && cell.row_value)
-            layout.lines.push_back({CardLine::What::row_label,
-                                    label_of(*card.rows, *cell.row_value),
-                                    {field.left - air - bands.row_labels, cell.box.bottom, field.left - air,
-                                     cell.box.top},
-                                    height});
+            layout.lines.push_back(
+                {CardLine::What::row_label,
+                 label_of(*card.rows, *cell.row_value),
+                 {field.left - air - bands.row_labels, cell.box.bottom, field.left - air, cell.box.top},
+                 height});
     }
     const double title_top = label_bottom - air;
     layout.lines.push_back({CardLine::What::column_title,
@@ -187,7 +194,8 @@ std::vector<Shape> shapes_for(StepKind kind) {
         case StepKind::score:
             return {Shape::square, Shape::circle, Shape::tick, Shape::corners, Shape::curves, Shape::motif};
         case StepKind::cut:
-            return {Shape::flap, Shape::square, Shape::circle, Shape::slot, Shape::corners, Shape::curves, Shape::motif};
+            return {Shape::flap,    Shape::square, Shape::circle, Shape::slot,
+                    Shape::corners, Shape::curves, Shape::motif};
     }
     return {};
 }
@@ -203,6 +211,14 @@ int columns_of(const Card& card) {
 
 int rows_of(const Card& card) {
     return card.rows ? static_cast<int>(values_of(*card.rows).size()) : 1;
+}
+
+double tongue_width(const Card& card) {
+    return card.width * 0.75;
+}
+
+double window_width(const Card& card, double kerf) {
+    return tongue_width(card) - 2 * kerf;
 }
 
 Layout layout_of(const Card& card, const steps::Beam& beam) {
@@ -229,9 +245,9 @@ std::string title_of(const Card& card) {
 }
 
 std::string words_of(const Cell& cell, const Card& card) {
-    std::string words = fmt::format("row {}, column {}: {}, {}", cell.place.row + 1, cell.place.column + 1,
-                                    format_power(cell.settings.power),
-                                    format_speed(cell.settings.speed, SpeedUnit::mm_per_min));
+    std::string words =
+        fmt::format("row {}, column {}: {}, {}", cell.place.row + 1, cell.place.column + 1,
+                    format_power(cell.settings.power), format_speed(cell.settings.speed, SpeedUnit::mm_per_min));
     const auto add = [&](const Axis& axis, double value) {
         if (axis.what == Variable::power || axis.what == Variable::speed) return;
         words += fmt::format(", {} {}", to_text(axis.what), label_of(axis, value));
@@ -251,9 +267,11 @@ Card fitted(Card card, double width, double height, const steps::Beam& beam) {
     for (int i = 0; i < 60; ++i) {
         const Point by = over();
         if (by.x <= 1e-9 && by.y <= 1e-9) return card;
-        const bool can_x = by.x > 1e-9 && card.width > smallest_cell, can_y = by.y > 1e-9 && card.height > smallest_cell;
+        const bool can_x = by.x > 1e-9 && card.width > smallest_cell,
+                   can_y = by.y > 1e-9 && card.height > smallest_cell;
         if (!can_x && !can_y) break;
-        if (can_x) card.width = std::max(smallest_cell, card.width - std::max(0.5, std::floor(by.x / columns_of(card))));
+        if (can_x)
+            card.width = std::max(smallest_cell, card.width - std::max(0.5, std::floor(by.x / columns_of(card))));
         if (can_y) card.height = std::max(smallest_cell, card.height - std::max(0.5, std::floor(by.y / rows_of(card))));
     }
     card.gap = std::min(card.gap, 2.0);

@@ -13,9 +13,9 @@ namespace chalkline::swatches {
 
 /// What differs from swatch to swatch.
 enum class Variable {
-    power,         ///< %
-    speed,         ///< mm/min
-    line_pitch,    ///< mm
+    power,       ///< %
+    speed,       ///< mm/min
+    line_pitch,  ///< mm
     passes,
     dither,        ///< index into raster::dither_methods()
     focus,         ///< mm above the focus the piece asks for
@@ -39,7 +39,7 @@ struct Axis {
     Variable what = Variable::speed;
     double first = 1000, last = 6000;  ///< in the variable's unit
     int count = 6;
-    bool geometric = false;                        ///< equal ratios in place of equal steps
+    bool geometric = false;                       ///< equal ratios in place of equal steps
     std::vector<raster::DitherMethod> methods{};  ///< dither: those compared; else empty
 
     bool operator==(const Axis&) const = default;
@@ -58,8 +58,8 @@ std::string label_of(const Axis& axis, double value);
 
 namespace notice {
 inline constexpr std::string_view ends_swapped = "swatches.ends-swapped";
-inline constexpr std::string_view raised = "swatches.raised";        ///< parameters variable, value
-inline constexpr std::string_view lowered = "swatches.lowered";      ///< parameters variable, value
+inline constexpr std::string_view raised = "swatches.raised";          ///< parameters variable, value
+inline constexpr std::string_view lowered = "swatches.lowered";        ///< parameters variable, value
 inline constexpr std::string_view last_moved = "swatches.last-moved";  ///< parameters value, step
 inline constexpr std::string_view one_value = "swatches.one-value";
 inline constexpr std::string_view fewer_values = "swatches.fewer-values";  ///< parameter count

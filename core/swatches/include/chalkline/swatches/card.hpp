@@ -16,11 +16,11 @@ namespace chalkline::swatches {
 enum class Shape {
     square,
     circle,
-    flap,     ///< the outline but for one corner, where it stays held: the other corner comes free when it is cut through
-    bars,     ///< narrow bars across the scan lines: their edges show whether lines there and back meet
+    flap,  ///< the outline but for one corner, where it stays held: the other corner comes free when it is cut through
+    bars,  ///< narrow bars across the scan lines: their edges show whether lines there and back meet
     corners,  ///< a line with sharp and blunt corners
     curves,   ///< circles one inside the other
-    slot,     ///< an open slot, narrower by twice the kerf: a tongue of the full width fits where the kerf is right
+    slot,     ///< a window narrower by twice the kerf: a tongue cut to the full width fits where the kerf is right
     patch,    ///< a picture of one grey, or from black to white where the tone is not on an axis
     tick,     ///< a short line
     motif     ///< a drawing of the maker's own
@@ -51,9 +51,9 @@ struct CardText {
 
 /// A swatch card as it was designed: everything needed to burn it, and to find its swatches on what was burned.
 struct Card {
-    std::string name;  ///< in lists; empty: the title
+    std::string name;   ///< in lists; empty: the title
     std::string title;  ///< burned; empty: `title_of`
-    std::string code;  ///< four letters and figures that tell one card from another, burned too
+    std::string code;   ///< four letters and figures that tell one card from another, burned too
     std::string material;
     Length thickness = Length::mm(3);
     std::string machine;
@@ -90,8 +90,8 @@ struct CardLine {
     enum class What { title, row_label, column_label, row_title, column_title, code, note };
     What what;
     std::string text;
-    geometry::Box room;  ///< it is shrunk to stay inside
-    double height;       ///< of a capital letter, mm
+    geometry::Box room;    ///< it is shrunk to stay inside
+    double height;         ///< of a capital letter, mm
     bool upwards = false;  ///< read from below
 };
 
@@ -104,12 +104,17 @@ struct Layout {
     /// Middles of the corner marks: near left, near right, far right, far left. The near left one is a ring, the others
     /// are discs, so that a photograph shows which way up the card lies.
     std::array<geometry::Point, 4> marks;
-    geometry::Box field;  ///< of all swatches
+    geometry::Box field;   ///< of all swatches
+    geometry::Box tongue;  ///< Shape::slot: what is tried in the windows; empty otherwise
 
     const Cell* at(CellPlace place) const;
 };
 /// Diameter of the marks and of the ring's hole, mm.
 inline constexpr double mark_size = 4, mark_hole = 2;
+
+/// Shape::slot: width of the tongue, mm, and of the window that goes with a kerf.
+double tongue_width(const Card& card);
+double window_width(const Card& card, double kerf);
 
 Layout layout_of(const Card& card, const steps::Beam& beam);
 
@@ -123,7 +128,8 @@ std::string title_of(const Card& card);
 std::string words_of(const Cell& cell, const Card& card);
 
 namespace notice {
-inline constexpr std::string_view too_large = "swatches.too-large";    ///< parameters width, height, room_width, room_height
+inline constexpr std::string_view too_large =
+    "swatches.too-large";  ///< parameters width, height, room_width, room_height
 inline constexpr std::string_view all_left_out = "swatches.all-left-out";
 inline constexpr std::string_view needs_z = "swatches.needs-z";
 inline constexpr std::string_view text_too_small = "swatches.text-too-small";
