@@ -57,6 +57,18 @@ struct RecipesCommand {
 };
 int run_recipes(const RecipesCommand& command);
 
+struct SwatchCommand {
+    std::string file, output, machine;
+    bool json = false;
+};
+int run_swatch(const SwatchCommand& command, const Surroundings& surroundings);
+
+struct SwatchReadCommand {
+    std::string card, photo, machine;
+    bool json = false;
+};
+int run_swatch_read(const SwatchReadCommand& command, const Surroundings& surroundings);
+
 int run_ports(bool json);
 int run_probe(const MachineCommand& command);
 int run_frame(const MachineCommand& command, const Surroundings& surroundings);

@@ -47,10 +47,6 @@ void add_job_options(CLI::App* command, JobOptions& options) {
     add_read_options(command, options.read);
 }
 
-int later(const std::string& what, bool json) {
-    return report({std::string(cli::error::not_built_yet), {{"what", what}}, {}, 0}, json);
-}
-
 }  // namespace
 
 int main(int argc, char** argv) {
@@ -182,14 +178,22 @@ int main(int argc, char** argv) {
     add_recipes("import", "from JSON or CSV; those known already are left out", "file", true);
     add_recipes("export", "to JSON, or to CSV by the file's ending", "file, then words to search for", true);
 
-    for (const char* name : {"swatch", "swatch-read"}) {
-        auto* sub = app.add_subcommand(name, "not built yet");
-        sub->allow_extras();
-        sub->callback([&result, name, sub] {
-            const auto rest = sub->remaining();
-            result = later(name, std::find(rest.begin(), rest.end(), "--json") != rest.end());
-        });
-    }
+    SwatchCommand swatch;
+    auto* swatch_command = app.add_subcommand("swatch", "a swatch card from a spec: its swatches, size and time");
+    swatch_command->add_option("spec", swatch.file, "card (JSON, docs/formats/swatches.md)")->required();
+    swatch_command->add_option("-o,--output", swatch.output, "write the job (.chalk) or the program (G-code) here");
+    swatch_command->add_option("--machine", swatch.machine, "machine profile (JSON)");
+    swatch_command->add_flag("--json", swatch.json, "print JSON");
+    swatch_command->callback([&] { result = run_swatch(swatch, surroundings); });
+
+    SwatchReadCommand reading;
+    auto* read_command = app.add_subcommand("swatch-read", "how dark each swatch of a burned card came out");
+    read_command->add_option("card", reading.card, "the job that burned it (.chalk)")->required();
+    read_command->add_option("photo", reading.photo, "picture with all four corner marks in it")->required();
+    read_command->add_option("--machine", reading.machine, "machine profile (JSON)");
+    read_command->add_flag("--json", reading.json, "print JSON");
+    read_command->callback([&] { result = run_swatch_read(reading, surroundings); });
+
     try {
         app.parse(argc, argv);
     } catch (const CLI::ParseError& problem) {

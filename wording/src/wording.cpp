@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "sentences.hpp"
 
+#include <chalkline/wording/swatch_words.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QCoreApplication>
@@ -145,7 +146,11 @@ Message describe(const Error& error) {
 }
 
 QString describe(const Notice& notice) {
-    return from_sentence(notice.code, notice.parameters).what;
+    Parameters parameters = notice.parameters;
+    for (auto& [name, value] : parameters)
+        if (const auto variable = swatches::parse_variable(value); variable && name == "variable")
+            value = wording::name(*variable).toStdString();
+    return from_sentence(notice.code, parameters).what;
 }
 
 QString describe(art::Fault fault, int count) {

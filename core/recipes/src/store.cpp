@@ -225,6 +225,35 @@ Result<void> Store::remove_routine(const std::string& name) {
     });
 }
 
+Result<std::vector<StoredCard>> Store::cards() const {
+    return guarded([&]() -> Result<std::vector<StoredCard>> {
+        std::vector<StoredCard> all;
+        Statement row(inside_->db(), "SELECT code, body FROM card ORDER BY code");
+        while (row.executeStep())
+            all.push_back({row.getColumn(0).getString(), row.getColumn(1).getString()});
+        return all;
+    });
+}
+
+Result<void> Store::put_card(const StoredCard& card) {
+    return as_one_act(inside_->db(), [&]() -> Result<void> {
+        Statement row(inside_->db(), "INSERT OR REPLACE INTO card (code, body) VALUES (?, ?)");
+        row.bind(1, card.code);
+        row.bind(2, card.body);
+        row.exec();
+        return {};
+    });
+}
+
+Result<void> Store::remove_card(const std::string& code) {
+    return as_one_act(inside_->db(), [&]() -> Result<void> {
+        Statement row(inside_->db(), "DELETE FROM card WHERE code = ?");
+        row.bind(1, code);
+        row.exec();
+        return {};
+    });
+}
+
 Result<std::vector<Care>> Store::care() const {
     return guarded([&]() -> Result<std::vector<Care>> {
         std::vector<Care> all;

@@ -17,7 +17,7 @@ namespace fs = std::filesystem;
 using SQLite::Database;
 using SQLite::Statement;
 
-constexpr int schema_version = 1;
+constexpr int schema_version = 2;
 constexpr int busy_wait = 2000;  // ms another Chalkline may hold the file
 constexpr std::size_t backups_kept = 14;
 
@@ -30,6 +30,13 @@ CREATE TABLE care    (machine TEXT NOT NULL, kind INTEGER NOT NULL, date TEXT NO
 CREATE TABLE keeper  (word TEXT NOT NULL, ceiling REAL);
 CREATE TABLE counter (last INTEGER NOT NULL);
 INSERT INTO counter VALUES (0);
+CREATE TABLE card    (code TEXT PRIMARY KEY, body TEXT NOT NULL);
+PRAGMA user_version = 2;
+)";
+/// Version 1 knew no swatch cards.
+constexpr const char* to_version_2 = R"(
+CREATE TABLE card    (code TEXT PRIMARY KEY, body TEXT NOT NULL);
+PRAGMA user_version = 2;
 )";
 
 bool says_damaged(const SQLite::Exception& problem) {
@@ -142,7 +149,7 @@ std::unique_ptr<Database> mend(const fs::path& file, const std::string& today, s
         break;
     }
     auto db = open_to_write(file.string());
-    if (date.empty()) db->exec(std::string("BEGIN;") + schema + "PRAGMA user_version = 1; COMMIT");
+    if (date.empty()) db->exec(std::string("BEGIN;") + schema + "COMMIT");
     int taken = 0;
     for (const auto& [id, kept] : saved) {
         Statement row(*db,
@@ -167,11 +174,11 @@ Result<bool> migrate(Database& db) {
     if (version() == schema_version) return false;
     // Two Chalklines may come here at once: the second one finds the work done.
     SQLite::Transaction act(db, SQLite::TransactionBehavior::IMMEDIATE);
-    if (version() != 0) return false;
-    db.exec(schema);
-    db.exec("PRAGMA user_version = 1");
+    const int before = version();
+    if (before == schema_version) return false;
+    db.exec(before == 0 ? schema : to_version_2);
     act.commit();
-    return true;
+    return before == 0;
 }
 
 /// For a file in a place where nothing can be written: as it stands, or empty and for this run only.
@@ -191,7 +198,7 @@ StoreFile without_writing(const std::string& path) {
     }
     StoreFile kept;
     kept.db = std::make_unique<Database>(":memory:", SQLite::OPEN_READWRITE);
-    kept.db->exec(std::string(schema) + "PRAGMA user_version = 1");
+    kept.db->exec(schema);
     kept.notices.push_back({std::string(notice::in_memory), {{"path", path}}, 1, 0});
     kept.fresh = true;
     return kept;

@@ -40,6 +40,13 @@ struct StoredRoutine {
     bool operator==(const StoredRoutine&) const = default;
 };
 
+/// A swatch card and what was read of it; what is in it is the business of `swatches`.
+struct StoredCard {
+    std::string code;  ///< what it is known by
+    std::string body;  ///< JSON
+    bool operator==(const StoredCard&) const = default;
+};
+
 /// What the keeper of a workshop has settled. The lock keeps people from mistakes, not from somebody who edits files.
 struct KeeperRules {
     bool locked = false;             ///< locked recipes and the ceiling change with the keeper's word only
@@ -54,7 +61,7 @@ struct PastRecipe {
     Recipe recipe;
 };
 
-/// Recipes, routines and workshop rules in one SQLite file (docs/formats/recipes.md). Every change is one transaction
+/// Recipes, routines, swatch cards and workshop rules in one SQLite file (docs/formats/recipes.md). Every change is one transaction
 /// that is on the disk when the call returns, or did not happen. Several Chalklines may have it open: who changes a
 /// recipe that somebody else changed meanwhile is told, and loses nothing. Not for use by two threads at once.
 class Store {
@@ -85,6 +92,10 @@ class Store {
     Result<std::vector<StoredRoutine>> routines() const;
     Result<void> put_routine(const StoredRoutine& routine);
     Result<void> remove_routine(const std::string& name);
+
+    Result<std::vector<StoredCard>> cards() const;
+    Result<void> put_card(const StoredCard& card);
+    Result<void> remove_card(const std::string& code);
 
     Result<std::vector<Care>> care() const;
     Result<void> note_care(const Care& care);

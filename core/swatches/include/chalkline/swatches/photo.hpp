@@ -12,6 +12,10 @@
 // Reading a card from a photograph of it, taken from anywhere above.
 namespace chalkline::swatches {
 
+namespace error {
+inline constexpr std::string_view marks_not_found = "swatches.marks-not-found";
+}  // namespace error
+
 /// Looks for the card's corner marks. The result takes a place on the card (mm, Y up) to one of the photograph (pixels
 /// from its upper left corner); none when there are no four marks that fit: then `card_at_clicks` helps. Round spots
 /// that stand out from their surroundings are tried in fours against the layout, either way round for light marks on a
