@@ -7,6 +7,7 @@
 #include "mainwindow/ready_sheet.hpp"
 #include "proof/proof_view.hpp"
 #include "recipes/recipes_view.hpp"
+#include "swatches/swatches_view.hpp"
 #include "trays/art/art_tray.hpp"
 #include "trays/burn_tray.hpp"
 #include "trays/frame_tray.hpp"
@@ -216,6 +217,7 @@ void MainWindow::build() {
     connect(proof, &ProofView::message, this, &MainWindow::show_message);
     connect(art, &ArtTray::proof_wanted, this, [this] { choose_view(View::proof); });
     views_->addWidget(proof);
+    views_->addWidget(make_swatches(context));
     views_->addWidget(new RecipesView(document_, recipes_, roles_, this));
     all->addWidget(top_);
     all->addWidget(strip_);
@@ -249,6 +251,21 @@ void MainWindow::build() {
             [this](const Error& error) { show_message(wording::describe(error)); });
 }
 
+QWidget* MainWindow::make_swatches(const TrayContext& context) {
+    swatches_ = new SwatchesView(context, options_.surroundings, this);
+    connect(swatches_, &SwatchesView::message, this, &MainWindow::show_message);
+    connect(swatches_, &SwatchesView::job_wanted, this, [this](const job::Job& job) {
+        files_->guard([this, job] {
+            document_.replace_unsaved(job, {});
+            choose(Mark::stock);
+        });
+    });
+    connect(swatches_, &SwatchesView::bed_picture_wanted, &sample_, &SampleMachine::take_picture);
+    connect(&sample_, &SampleMachine::pictured, this,
+            [this](const QString& file) { swatches_->desk().read_photo(file); });
+    return swatches_;
+}
+
 void MainWindow::add_shortcuts() {
     const auto add = [this](const QKeySequence& keys, auto action) {
         connect(new QShortcut(keys, this), &QShortcut::activated, this, action);
@@ -261,6 +278,7 @@ void MainWindow::add_shortcuts() {
     add(QKeySequence("Ctrl+Shift+Z"), [this] { history_.activeStack()->redo(); });
     add(QKeySequence("Ctrl+1"), [this] { choose_view(View::job); });
     add(QKeySequence("Ctrl+2"), [this] { choose_view(View::proof); });
+    add(QKeySequence("Ctrl+3"), [this] { choose_view(View::swatches); });
     add(QKeySequence("Ctrl+4"), [this] { choose_view(View::recipes); });
     add(QKeySequence("Ctrl+E"), [this] { files_->export_svg(machine_.profile()); });
     add(QKeySequence("Ctrl+A"), [this] { placing_.choose_all(); });
@@ -292,7 +310,8 @@ void MainWindow::choose_view(View view) {
     views_->setCurrentIndex(static_cast<int>(view));
     top_->show_view(view);
     // Undo means the history of what is looked at.
-    history_.setActiveStack(view == View::recipes ? &recipes_.history() : &document_.history());
+    const bool kept = view == View::recipes || view == View::swatches;
+    history_.setActiveStack(kept ? &recipes_.history() : &document_.history());
 }
 
 /// What is known of materials decides checks too.

@@ -30,6 +30,8 @@
 
 namespace chalkline::app {
 
+class SwatchesView;
+
 /// How the window begins.
 struct WindowOptions {
     machine::MachineProfile profile;
@@ -58,6 +60,7 @@ class MainWindow : public QWidget {
     RehearsalLayer& rehearsal() { return rehearsal_; }
     PlanKeeper& plans() { return plans_; }
     BedView& bed() { return *bed_; }
+    SwatchesView& swatches() { return *swatches_; }
     ChalkLine& line() { return *line_; }
     JobFiles& files() { return *files_; }
     PlacingDesk& placing() { return placing_; }
@@ -82,6 +85,7 @@ class MainWindow : public QWidget {
 
  private:
     void build();
+    QWidget* make_swatches(const TrayContext& context);
     void add_shortcuts();
     void show_line();
     int questions_waiting() const;
@@ -123,6 +127,7 @@ class MainWindow : public QWidget {
     BedView* bed_ = nullptr;
     QStackedWidget *views_ = nullptr, *trays_ = nullptr;
     StepsTray* steps_tray_ = nullptr;
+    SwatchesView* swatches_ = nullptr;
     MachineRail* rail_ = nullptr;
     bool hold_asked_ = false;  ///< the first Esc was pressed; the next one stops
     bool hold_seen_ = false;

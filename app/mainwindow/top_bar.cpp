@@ -28,6 +28,7 @@ TopBar::TopBar(JobDocument& document, QUndoGroup& history, const theme::Roles& r
     };
     job_ = add_view(tr("Job"), tr("The bed and the line (Ctrl+1)"), View::job);
     proof_ = add_view(tr("Proof"), tr("A picture as it will look burned (Ctrl+2)"), View::proof);
+    swatches_ = add_view(tr("Swatches"), tr("Test grids: find the setting, keep it (Ctrl+3)"), View::swatches);
     recipes_ = add_view(tr("Recipes"), tr("Settings that worked, by material (Ctrl+4)"), View::recipes);
     show_view(View::job);
     row->addSpacing(22);
@@ -56,6 +57,7 @@ TopBar::TopBar(JobDocument& document, QUndoGroup& history, const theme::Roles& r
 void TopBar::show_view(View view) {
     job_->setChecked(view == View::job);
     proof_->setChecked(view == View::proof);
+    swatches_->setChecked(view == View::swatches);
     recipes_->setChecked(view == View::recipes);
 }
 

@@ -11,7 +11,7 @@
 namespace chalkline::app {
 
 /// What the middle of the window shows.
-enum class View { job, proof, recipes };
+enum class View { job, proof, swatches, recipes };
 
 /// The slate bar on top: the name, the views, what is done with the file, and the truth about
 /// saving.
@@ -37,7 +37,7 @@ class TopBar : public QWidget {
     QUndoGroup& history_;
     const theme::Roles& roles_;
     QLabel* title_;
-    QPushButton *job_, *proof_, *recipes_, *undo_, *redo_;
+    QPushButton *job_, *proof_, *swatches_, *recipes_, *undo_, *redo_;
 };
 
 }  // namespace chalkline::app

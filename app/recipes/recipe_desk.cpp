@@ -39,23 +39,16 @@ class RecipeDesk::Edit : public QUndoCommand {
     bool done_ = false;  ///< the first redo comes with the push, when the work is done already
 };
 
-/// One change of one routine.
-class RecipeDesk::RoutineEdit : public QUndoCommand {
+/// One change of something that is kept under a name: a routine, a card. `bring` makes it what it was or became.
+class RecipeDesk::StoredEdit : public QUndoCommand {
  public:
-    using Stored = std::optional<recipes::StoredRoutine>;
-    RoutineEdit(RecipeDesk& desk, const QString& text, QString name, Stored before, Stored after)
-        : QUndoCommand(text),
-          desk_(desk),
-          name_(std::move(name)),
-          before_(std::move(before)),
-          after_(std::move(after)) {}
-    void redo() override { desk_.bring_routine(name_, after_); }
-    void undo() override { desk_.bring_routine(name_, before_); }
+    StoredEdit(const QString& text, std::function<void()> redo, std::function<void()> undo)
+        : QUndoCommand(text), redo_(std::move(redo)), undo_(std::move(undo)) {}
+    void redo() override { redo_(); }
+    void undo() override { undo_(); }
 
  private:
-    RecipeDesk& desk_;
-    QString name_;
-    Stored before_, after_;
+    std::function<void()> redo_, undo_;
 };
 
 RecipeDesk::RecipeDesk(const QString& file, const machine::MachineProfile& machine, QObject* parent)
@@ -105,6 +98,9 @@ void RecipeDesk::read() {
     if (auto all = store_->recipes()) recipes_ = std::make_shared<const std::vector<Recipe>>(std::move(*all));
     if (auto care = store_->care()) care_ = std::move(*care);
     if (auto rules = store_->rules()) rules_ = *rules;
+    cards_.clear();
+    for (const auto& stored : store_->cards().value_or(std::vector<recipes::StoredCard>()))
+        if (auto record = swatches::record_from_json(stored.body)) cards_.push_back(std::move(*record));
 }
 
 template <class T>
@@ -233,19 +229,50 @@ std::optional<recipes::StoredRoutine> RecipeDesk::stored_routine(const QString& 
     return {};
 }
 
-bool RecipeDesk::bring_routine(const QString& name, const std::optional<recipes::StoredRoutine>& to) {
-    if (!store_) return false;
-    return well(to ? store_->put_routine(*to) : store_->remove_routine(name.toStdString()));
+void RecipeDesk::bring_routine(const QString& name, const std::optional<recipes::StoredRoutine>& to) {
+    if (store_) well(to ? store_->put_routine(*to) : store_->remove_routine(name.toStdString()));
 }
 
 void RecipeDesk::keep_routine(const job::Routine& routine, bool first) {
     const QString name = QString::fromStdString(routine.name);
-    history_.push(new RoutineEdit(*this, tr("Keep routine"), name, stored_routine(name),
-                                  recipes::StoredRoutine{routine.name, job::to_json(routine), first}));
+    const recipes::StoredRoutine after{routine.name, job::to_json(routine), first};
+    history_.push(new StoredEdit(
+        tr("Keep routine"), [this, name, after] { bring_routine(name, after); },
+        [this, name, before = stored_routine(name)] { bring_routine(name, before); }));
 }
 
 void RecipeDesk::remove_routine(const QString& name) {
-    history_.push(new RoutineEdit(*this, tr("Remove routine"), name, stored_routine(name), {}));
+    history_.push(new StoredEdit(
+        tr("Remove routine"), [this, name] { bring_routine(name, {}); },
+        [this, name, before = stored_routine(name)] { bring_routine(name, before); }));
+}
+
+const swatches::CardRecord* RecipeDesk::card(const std::string& code) const {
+    const auto found = std::find_if(cards_.begin(), cards_.end(),
+                                    [&](const swatches::CardRecord& record) { return record.card.code == code; });
+    return found == cards_.end() ? nullptr : &*found;
+}
+
+void RecipeDesk::bring_card(const std::string& code, const std::optional<swatches::CardRecord>& to) {
+    if (!store_) return say_how_it_opened();
+    well(to ? store_->put_card({code, swatches::to_json(*to)}) : store_->remove_card(code));
+}
+
+void RecipeDesk::keep_card(const QString& name, const swatches::CardRecord& record) {
+    const std::string code = record.card.code;
+    const auto* standing = card(code);
+    const auto before = standing ? std::optional(*standing) : std::nullopt;
+    if (before == record) return;
+    history_.push(new StoredEdit(
+        name, [this, code, record] { bring_card(code, record); }, [this, code, before] { bring_card(code, before); }));
+}
+
+void RecipeDesk::remove_card(const std::string& code) {
+    const auto* standing = card(code);
+    if (!standing) return;
+    history_.push(new StoredEdit(
+        tr("Remove swatch card"), [this, code] { bring_card(code, {}); },
+        [this, code, before = *standing] { bring_card(code, before); }));
 }
 
 }  // namespace chalkline::app

@@ -6,6 +6,7 @@
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/recipes/library.hpp>
 #include <chalkline/recipes/store.hpp>
+#include <chalkline/swatches/results.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QObject>
@@ -17,7 +18,7 @@
 
 namespace chalkline::app {
 
-/// The recipes, routines and workshop rules of this user, as they stand in the store; every change of them goes through
+/// The recipes, routines, swatch cards and workshop rules of this user, as they stand in the store; every change of them goes through
 /// here, has a name and can be undone. Changes made by another Chalkline show within seconds.
 class RecipeDesk : public QObject {
     Q_OBJECT
@@ -60,18 +61,26 @@ class RecipeDesk : public QObject {
     void keep_routine(const job::Routine& routine, bool first);
     void remove_routine(const QString& name);
 
+    /// All swatch cards and what was read of them, as they stand in the store.
+    const std::vector<swatches::CardRecord>& cards() const { return cards_; }
+    const swatches::CardRecord* card(const std::string& code) const;
+    /// Keeps a card, new or changed, under its code.
+    void keep_card(const QString& name, const swatches::CardRecord& record);
+    void remove_card(const std::string& code);
+
  Q_SIGNALS:
     void changed();
     void message(const chalkline::wording::Message& message);
 
  private:
     class Edit;
-    class RoutineEdit;
+    class StoredEdit;
     using State = std::optional<recipes::Recipe>;
     void open(const QString& file);
     void read();
-    /// Keeps or, with nothing in `to`, takes away the routine of that name. False: said why.
-    bool bring_routine(const QString& name, const std::optional<recipes::StoredRoutine>& to);
+    /// Keep or, with nothing in `to`, take away the routine or card of that name. What goes wrong is said.
+    void bring_routine(const QString& name, const std::optional<recipes::StoredRoutine>& to);
+    void bring_card(const std::string& code, const std::optional<swatches::CardRecord>& to);
     std::optional<recipes::StoredRoutine> stored_routine(const QString& name) const;
     /// Makes the recipe what `to` says; the recipe as kept. False: said why, nothing changed.
     bool bring(const State& from, State& to);
@@ -84,6 +93,7 @@ class RecipeDesk : public QObject {
     Speed top_speed_;
     Recipes recipes_;
     std::vector<recipes::Care> care_;
+    std::vector<swatches::CardRecord> cards_;
     recipes::KeeperRules rules_;
     QUndoStack history_;
     QTimer watch_;

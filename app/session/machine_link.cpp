@@ -235,12 +235,19 @@ SampleMachine::SampleMachine(QObject* parent) : QObject(parent) {
     connect(&process_, &QProcess::errorOccurred, this, [this](QProcess::ProcessError error) {
         if (error == QProcess::FailedToStart) Q_EMIT failed(process_.errorString());
     });
+    waiting_.setInterval(100);
+    connect(&waiting_, &QTimer::timeout, this, [this] {
+        if (!QFile::exists(picture())) return;
+        waiting_.stop();
+        Q_EMIT pictured(picture());
+    });
 }
 
 SampleMachine::~SampleMachine() {
     process_.disconnect(this);
-    process_.terminate();
-    if (!process_.waitForFinished(3000)) process_.kill();
+    // There is nothing it should still write down.
+    process_.kill();
+    process_.waitForFinished(3000);
 }
 
 void SampleMachine::start(const machine::MachineProfile& profile, const QString& speed) {
@@ -257,7 +264,14 @@ void SampleMachine::start(const machine::MachineProfile& profile, const QString&
     if (file.open(QIODevice::WriteOnly)) file.write(QByteArray::fromStdString(machine::to_json(profile)));
     file.close();
     process_.start(program, {"--pty", folder_.filePath("port"), "--profile", file.fileName(), "--speed", speed,
-                             "--settings", folder_.filePath("settings")});
+                             "--settings", folder_.filePath("settings"), "--picture", picture()});
+}
+
+void SampleMachine::take_picture() {
+    if (process_.state() != QProcess::Running) return;
+    QFile::remove(picture());
+    ::kill(static_cast<pid_t>(process_.processId()), SIGUSR1);
+    waiting_.start();
 }
 
 std::optional<geometry::Point> MachineLink::head() const {

@@ -8,6 +8,7 @@
 #include <QProcess>
 #include <QString>
 #include <QTemporaryDir>
+#include <QTimer>
 #include <memory>
 #include <mutex>
 #include <optional>
@@ -126,14 +127,19 @@ class SampleMachine : public QObject {
 
     /// Starts it if it does not run; `serving(port)` or `failed` follows. `speed`: virtual seconds a second, or "max".
     void start(const machine::MachineProfile& profile, const QString& speed);
+    /// Asks for a picture of its bed, 10 pixels a millimetre; `pictured` follows when it runs.
+    void take_picture();
 
  Q_SIGNALS:
+    void pictured(const QString& file);
     void serving(const QString& port);
     void failed(const QString& reason);
 
  private:
+    QString picture() const { return folder_.filePath("bed.png"); }
     QTemporaryDir folder_;
     QProcess process_;
+    QTimer waiting_;  ///< for the picture
 };
 
 }  // namespace chalkline::app

@@ -25,6 +25,7 @@ int main(int argc, char** argv) {
     }
     std::cout << "serving " << options.profile.name << " on "
               << (options.tcp != 0 ? "tcp:127.0.0.1:" + std::to_string(options.tcp) : options.pty) << std::endl;
-    sim::serve(*link, controller, options);
-    return sim::write_results(options, controller, dose) ? 0 : 2;
+    const auto write = [&] { return sim::write_results(options, controller, dose); };
+    sim::serve(*link, controller, options, write);
+    return write() ? 0 : 2;
 }

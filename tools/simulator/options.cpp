@@ -67,11 +67,11 @@ Parsed parse_options(int argc, char** argv) {
     app.add_option("--stock", stock, "the piece on the bed (JSON)");
     app.add_option("--faults", faults, "what goes wrong, and when (JSON)");
     app.add_option("--settings", options.settings, "file that keeps the controller's settings");
-    app.add_option("--picture", options.picture, "PNG of the burned piece, written at the end");
+    app.add_option("--picture", options.picture, "PNG of the burned piece, written at the end and on SIGUSR1");
     app.add_option("--ppm", options.cells_per_mm, "cells and pixels a millimetre")
         ->capture_default_str()
         ->check(CLI::Range(1.0, 100.0));
-    app.add_option("--dose", options.dose, "dose of every cell, binary, written at the end");
+    app.add_option("--dose", options.dose, "dose of every cell, binary, written at the end and on SIGUSR1");
     app.add_option("--report", options.report, "JSON report, written at the end and on SIGUSR1");
     try {
         app.parse(argc, argv);

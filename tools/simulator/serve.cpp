@@ -52,8 +52,9 @@ std::string dose_bytes(const simulator::DoseMap& dose) {
 
 class Server {
  public:
-    Server(HostLink& link, simulator::Device& device, simulator::Controller& controller, const Options& options)
-        : link_(link), device_(device), controller_(controller), options_(options) {}
+    Server(HostLink& link, simulator::Device& device, simulator::Controller& controller, const Options& options,
+           const std::function<void()>& write)
+        : link_(link), device_(device), controller_(controller), options_(options), write_(write) {}
 
     void run() {
         double wall_before = wall();
@@ -61,7 +62,7 @@ class Server {
         while (end_asked == 0) {
             if (report_asked != 0) {
                 report_asked = 0;
-                write(options_.report, to_json(controller_.report()));
+                write_();
             }
             hold_start_button();
             follow_cable();
@@ -146,6 +147,7 @@ class Server {
     simulator::Device& device_;
     simulator::Controller& controller_;  ///< for its report and its start button
     const Options& options_;
+    const std::function<void()>& write_;
     bool host_answers_ = true, plugged_ = true;
     double released_at_ = 0;
     std::string unfinished_;  ///< what was answered since the last whole line
@@ -165,12 +167,13 @@ void install_signals() {
     std::signal(SIGPIPE, SIG_IGN);
 }
 
-void serve(HostLink& link, simulator::Controller& controller, const Options& options) {
+void serve(HostLink& link, simulator::Controller& controller, const Options& options,
+           const std::function<void()>& write) {
     std::optional<simulator::LineBoard> board;
     if (options.profile.dialect == machine::Dialect::line_by_line) board.emplace(controller);
     simulator::Device& whole = board ? static_cast<simulator::Device&>(*board) : controller;
     simulator::FaultyDevice device(whole, controller, options.faults);
-    Server(link, device, controller, options).run();
+    Server(link, device, controller, options, write).run();
 }
 
 bool write_results(const Options& options, const simulator::Controller& controller, const simulator::DoseMap& dose) {

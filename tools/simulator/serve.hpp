@@ -5,14 +5,17 @@
 
 #include <chalkline/simulator/controller.hpp>
 
+#include <functional>
+
 namespace chalkline::sim {
 
-/// Runs the machine until a signal asks to end; writes the report on SIGUSR1.
+/// Runs the machine until a signal asks to end; calls `write` on SIGUSR1.
 ///
 /// The virtual clock follows the wall clock times the speed, but it waits for the host: after every answer that makes
 /// room for another line the host gets a moment of real time to send it, so that `starved` never counts a busy
 /// computer. A host that stays away longer than that is slow, and time goes on without it.
-void serve(HostLink& link, simulator::Controller& controller, const Options& options);
+void serve(HostLink& link, simulator::Controller& controller, const Options& options,
+           const std::function<void()>& write);
 
 /// Asked to end or to report by a signal.
 void install_signals();

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/art/reader.hpp>
 #include <chalkline/steps/settings_json.hpp>
 #include <chalkline/swatches/card_json.hpp>
 
@@ -102,6 +103,12 @@ CardText text_from(const Json& json) {
     return text;
 }
 
+std::shared_ptr<const art::Artwork> motif_from(const Json& json) {
+    auto art = art::read(std::make_shared<const std::string>(json.get<std::string>()), "motif.svg");
+    if (!art || art->page.x <= 0 || art->page.y <= 0) refuse("motif_svg");
+    return std::make_shared<const art::Artwork>(std::move(*art));
+}
+
 Card read_card(const Json& json) {
     Card card;
     card.name = json.value("name", "");
@@ -128,6 +135,7 @@ Card read_card(const Json& json) {
         card.left_out.push_back({place.at(0), place.at(1)});
     if (json.contains("most_dose")) card.most_dose = finite(json.at("most_dose"), "most_dose");
     card.text = text_from(json.value("text", Json::object()));
+    if (json.contains("motif_svg")) card.motif = motif_from(json.at("motif_svg"));
     const std::string parts = json.value("parts", parts_words[0]);
     for (std::size_t i = 0; i < parts_words.size(); ++i)
         if (parts == parts_words[i]) card.parts = static_cast<CardParts>(i);
@@ -158,6 +166,7 @@ Json json_of(const Card& card) {
     json["text"] = {{"title", card.text.title},           {"labels", card.text.labels},
                     {"marks", card.text.marks},           {"height_mm", card.text.height},
                     {"power", card.text.power.percent()}, {"speed", card.text.speed.mm_per_min()}};
+    if (card.motif && card.motif->source) json["motif_svg"] = *card.motif->source;
     if (card.parts != CardParts::everything) json["parts"] = parts_words[static_cast<std::size_t>(card.parts)];
     return json;
 }
@@ -176,13 +185,7 @@ Result<Card> card_from_json(std::string_view text) {
 
 Result<Card> card_of(const job::Job& job) {
     if (job.card.empty()) return fail(error::no_card);
-    auto card = card_from_json(job.card);
-    if (!card || card->shape != Shape::motif) return card;
-    // Its own drawing is what the swatches' steps burn.
-    for (const job::Motif& motif : job.motifs)
-        if (const job::Step* step = motif.step ? job.step(*motif.step) : nullptr; step && step->note.starts_with("row"))
-            card->motif = motif.art;
-    return card;
+    return card_from_json(job.card);
 }
 
 }  // namespace chalkline::swatches

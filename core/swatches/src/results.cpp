@@ -49,6 +49,8 @@ Json json_of_burn(const CardBurn& burn) {
     if (burn.over > 0) json["over"] = burn.over;
     if (burn.seconds > 0) json["seconds"] = burn.seconds;
     if (!burn.photo.empty()) json["photo"] = burn.photo;
+    for (const geometry::Point mark : burn.marks)
+        json["marks_px"].push_back({mark.x, mark.y});
     json["swatches"] = Json::array();
     for (const CellResult& result : burn.results)
         json["swatches"].push_back(json_of_result(result));
@@ -61,6 +63,8 @@ CardBurn burn_from(const Json& json) {
     burn.over = json.value("over", 0);
     burn.seconds = json.value("seconds", 0.0);
     burn.photo = json.value("photo", "");
+    for (const Json& mark : json.value("marks_px", Json::array()))
+        burn.marks.push_back({mark.at(0), mark.at(1)});
     for (const Json& result : json.value("swatches", Json::array()))
         burn.results.push_back(result_from(result));
     return burn;

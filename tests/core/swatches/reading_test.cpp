@@ -278,6 +278,7 @@ TEST_CASE("what was read survives its text") {
     result.words = "nearly";
     result.depth = 0.3;
     result.measured = Measured{0.42, 0.9, 0.2};
+    record.burns[0].marks = {{1, 2.5}, {3, 4}, {5, 6}, {7, 8}};
     CHECK(record_from_json(to_json(record)).value() == record);
     CHECK_FALSE(record_from_json("{}"));
     for (int i = 0; i < verdict_count; ++i)

@@ -69,7 +69,7 @@ struct Card {
     std::optional<double> most_dose{};  ///< swatches with more (steps::whole_dose) are left out
     CardText text{};
     CardParts parts = CardParts::everything;
-    std::shared_ptr<const art::Artwork> motif{};  ///< Shape::motif
+    std::shared_ptr<const art::Artwork> motif{};  ///< Shape::motif; read from an SVG drawing
 
     bool operator==(const Card&) const = default;
 };

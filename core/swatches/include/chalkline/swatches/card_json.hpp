@@ -18,13 +18,13 @@ inline constexpr std::string_view bad_card = "swatches.bad-card";
 inline constexpr std::string_view no_card = "swatches.no-card";
 }  // namespace error
 
-/// Everything but a motif of the maker's own, which stands in the job. The same card gives the same text.
+/// The same card gives the same text.
 std::string to_json(const Card& card);
 nlohmann::ordered_json json_of(const Card& card);
 /// What is left out has its ordinary value. Error: bad_card.
 Result<Card> card_from_json(std::string_view json);
 
-/// The card a job burns, with its motif where it has one. Errors: no_card, bad_card.
+/// The card a job burns. Errors: no_card, bad_card.
 Result<Card> card_of(const job::Job& job);
 
 }  // namespace chalkline::swatches

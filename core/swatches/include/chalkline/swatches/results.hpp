@@ -66,7 +66,9 @@ struct CardBurn {
     std::string at;                     ///< "2026-11-23T13:40:02"
     int over = 0;                       ///< times the same piece had been burned with the same card before
     double seconds = 0;                 ///< it took; 0: unknown
-    std::string photo{};                ///< file of the photograph it was read from; empty: none
+    std::string photo{};  ///< file of the photograph it was read from; empty: none
+    /// Where the four marks lie in it, pixels from its upper left corner, the ring first; empty without a photograph.
+    std::vector<geometry::Point> marks{};
     std::vector<CellResult> results{};  ///< of the swatches something is known of
 
     const CellResult* at_place(CellPlace place) const;

@@ -1,0 +1,37 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "swatches/swatch_desk.hpp"
+#include "theme/theme.hpp"
+
+#include <QWidget>
+
+namespace chalkline::app {
+
+/// Darkness over dose of all measured swatches (dose logarithmic), the curve through them with its scatter as a band,
+/// and the chosen swatch. A click on a point chooses its swatch.
+class DosePlot : public QWidget {
+    Q_OBJECT
+ public:
+    DosePlot(SwatchDesk& desk, const theme::Roles& roles, QWidget* parent);
+    QSize sizeHint() const override { return {330, 160}; }
+    QSize minimumSizeHint() const override { return {240, 140}; }
+    /// Where a swatch's point lies on the widget; none while it was not measured.
+    std::optional<QPointF> place_of(swatches::CellPlace place) const;
+
+ protected:
+    void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent* event) override;
+
+ private:
+    void look();
+    QRectF field() const;
+    QPointF place(double dose, double darkness) const;
+
+    SwatchDesk& desk_;
+    const theme::Roles& roles_;
+    std::vector<swatches::DosePoint> points_;
+    std::optional<swatches::DoseCurve> curve_;
+    double least_ = 1, most_ = 10, lowest_ = 0, highest_ = 1;
+};
+
+}  // namespace chalkline::app
