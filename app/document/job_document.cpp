@@ -49,6 +49,8 @@ Result<void> JobDocument::edit(const QString& name, Result<job::Job> edited, Job
 
 void JobDocument::replace(job::Job job, const QString& path) {
     history_.clear();
+    // An empty history is not made clean by clearing it.
+    history_.setClean();
     path_ = path;
     saved_at_ = path.isEmpty() ? QDateTime() : QFileInfo(path).lastModified();
     set(job, JobChange::everything);

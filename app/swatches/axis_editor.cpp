@@ -14,7 +14,7 @@ namespace {
 using swatches::Axis;
 using swatches::Variable;
 
-constexpr int value_width = 84;  // px
+constexpr int value_width = 108;  // px
 
 /// Variables that mean something for a card, in the order of the enumeration.
 std::vector<Variable> offered(const swatches::Card& card) {
@@ -46,12 +46,12 @@ AxisEditor::AxisEditor(Side side, SwatchDesk& desk, QWidget* parent) : QWidget(p
     all->setContentsMargins(0, 0, 0, 0);
     all->setSpacing(6);
     auto* head = new QHBoxLayout;
-    auto* name = make_label(side == Side::columns ? tr("From left to right") : tr("From below upwards"), Tone::quiet, this);
-    name->setFixedWidth(120);
+    auto* name = make_label(side == Side::columns ? tr("Left to right") : tr("Bottom to top"), Tone::quiet, this);
+    name->setFixedWidth(96);
     head->addWidget(name);
     what_ = new QComboBox(this);
     what_->setAccessibleName(side == Side::columns ? tr("What differs from left to right")
-                                                   : tr("What differs from below upwards"));
+                                                   : tr("What differs from bottom to top"));
     keep_from_wheel(what_);
     head->addWidget(what_, 1);
     all->addLayout(head);

@@ -84,6 +84,7 @@ void CardTile::paintEvent(QPaintEvent*) {
 CardBook::CardBook(SwatchDesk& desk, const theme::Roles& roles, QWidget* parent)
     : QWidget(parent), desk_(desk), roles_(roles) {
     setObjectName("cardBook");
+    setAttribute(Qt::WA_StyledBackground);
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(22, 14, 14, 0);
     all->setSpacing(12);
@@ -125,6 +126,7 @@ std::vector<swatches::CardRecord> CardBook::shown() const {
 
 void CardBook::fill() {
     inside_ = new QWidget;
+    inside_->setObjectName("bookPages");
     auto* rows = new QVBoxLayout(inside_);
     rows->setContentsMargins(0, 0, 8, 14);
     rows->setSpacing(8);
@@ -202,7 +204,9 @@ void NewCardPanel::make(swatches::Ready ready) {
     swatches::Ground ground = desk_.ground();
     ground.material = material_->text().trimmed().toStdString();
     ground.thickness = Length::mm(thickness_->value());
-    desk_.add(swatches::ready_card(ready, ground), tr("New swatch card"));
+    swatches::Card card = swatches::ready_card(ready, ground);
+    card.name = wording::name(ready).toStdString();
+    desk_.add(std::move(card), tr("New swatch card"));
     Q_EMIT made();
 }
 

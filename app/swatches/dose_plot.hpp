@@ -13,8 +13,8 @@ class DosePlot : public QWidget {
     Q_OBJECT
  public:
     DosePlot(SwatchDesk& desk, const theme::Roles& roles, QWidget* parent);
-    QSize sizeHint() const override { return {330, 160}; }
-    QSize minimumSizeHint() const override { return {240, 140}; }
+    QSize sizeHint() const override { return {330, 140}; }
+    QSize minimumSizeHint() const override { return {240, 130}; }
     /// Where a swatch's point lies on the widget; none while it was not measured.
     std::optional<QPointF> place_of(swatches::CellPlace place) const;
 

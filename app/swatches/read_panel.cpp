@@ -6,9 +6,7 @@
 #include <chalkline/job/edits.hpp>
 #include <chalkline/wording/swatch_words.hpp>
 
-#include <QDateTime>
 #include <QHBoxLayout>
-#include <QLocale>
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
@@ -18,10 +16,6 @@ namespace {
 using swatches::CardBurn;
 using swatches::CellResult;
 using swatches::Verdict;
-
-QString when(const std::string& at) {
-    return QLocale().toString(QDateTime::fromString(QString::fromStdString(at), Qt::ISODate), QLocale::ShortFormat);
-}
 
 QString number(double value, int decimals) {
     return QString::fromStdString(format_number(value, decimals));
@@ -66,16 +60,6 @@ void ReadPanel::build_burns(QVBoxLayout* all) {
     gone_->setToolTip(tr("Take this burn and what was read of it away; Undo brings it back"));
     row->addWidget(gone_);
     all->addLayout(row);
-    over_box_ = new QWidget(this);
-    auto* over = new QHBoxLayout(over_box_);
-    over->setContentsMargins(0, 0, 0, 0);
-    over->addWidget(make_label(tr("Burned over itself before"), Tone::quiet, over_box_));
-    over_ = make_number_field(tr("Times burned over itself before"), {}, 0, 0, over_box_);
-    over_->setFixedWidth(56);
-    over->addWidget(over_);
-    over->addWidget(make_label(tr("times"), Tone::quiet, over_box_));
-    over->addStretch(1);
-    all->addWidget(over_box_);
     auto* photo = new QHBoxLayout;
     auto* from_photo = make_button(tr("From a photograph…"), ButtonLook::plain, this);
     photo->addWidget(from_photo);
@@ -83,9 +67,21 @@ void ReadPanel::build_burns(QVBoxLayout* all) {
     photo->addWidget(bed_picture_);
     photo->addStretch(1);
     all->addLayout(photo);
-    photograph_ = new QCheckBox(tr("Show the photograph"), this);
+    over_box_ = new QWidget(this);
+    auto* over = new QHBoxLayout(over_box_);
+    over->setContentsMargins(0, 0, 0, 0);
+    photograph_ = new QCheckBox(tr("Show the photograph"), over_box_);
     photograph_->setChecked(true);
-    all->addWidget(photograph_);
+    over->addWidget(photograph_);
+    over->addStretch(1);
+    auto* before = make_label(tr("Over itself before"), Tone::quiet, over_box_);
+    before->setWordWrap(false);
+    before->setToolTip(tr("How often the same piece had been burned with this card before: its doses add up"));
+    over->addWidget(before);
+    over_ = make_number_field(tr("Times burned over itself before"), {}, 0, 0, over_box_);
+    over_->setFixedWidth(44);
+    over->addWidget(over_);
+    all->addWidget(over_box_);
     marks_ = make_label(tr("The corner marks were not found. Click on them in the picture: first the ring, then on round "
                            "the card. Backspace takes a click back."),
                         Tone::attention, this);
@@ -254,7 +250,7 @@ void ReadPanel::show_burns() {
     const QSignalBlocker quiet(burns_);
     burns_->clear();
     for (auto burn = burns.rbegin(); burn != burns.rend(); ++burn)
-        burns_->addItem(tr("Burned %1").arg(when(burn->at)));
+        burns_->addItem(tr("Burned %1").arg(SwatchDesk::when(*burn)));
     if (burns.empty()) burns_->addItem(tr("not burned yet"));
     burns_->setEnabled(burns.size() > 1);
     if (!burns.empty()) burns_->setCurrentIndex(static_cast<int>(burns.size()) - 1 - desk_.burn_index());
@@ -288,7 +284,7 @@ void ReadPanel::show_swatch() {
     const int passes = cell->settings.passes * (burn ? burn->over + 1 : 1);
     QStringList more{tr("row %1, column %2").arg(cell->place.row + 1).arg(cell->place.column + 1),
                      tr("%1 %2").arg(number(burn ? swatches::dose_in(*cell, *burn) : cell->dose, 0), dose_unit(kind)),
-                     tr("%n passes", nullptr, passes)};
+                     passes == 1 ? tr("1 pass") : tr("%1 passes").arg(passes)};
     if (steps::burns_area(kind))
         more << tr("%1 pitch").arg(QString::fromStdString(format_length(cell->settings.line_pitch, LengthUnit::mm)));
     const auto& card = desk_.record()->card;

@@ -8,6 +8,7 @@
 #include <QDateTime>
 #include <QDir>
 #include <QFileInfo>
+#include <QLocale>
 #include <QRandomGenerator>
 #include <QStandardPaths>
 #include <algorithm>
@@ -168,6 +169,10 @@ const swatches::CardBurn* SwatchDesk::burn() const {
     return now && burn_ >= 0 && burn_ < static_cast<int>(now->burns.size())
                ? &now->burns[static_cast<std::size_t>(burn_)]
                : nullptr;
+}
+
+QString SwatchDesk::when(const swatches::CardBurn& burn) {
+    return QLocale().toString(QDateTime::fromString(QString::fromStdString(burn.at), Qt::ISODate), "d MMM hh:mm");
 }
 
 void SwatchDesk::choose_burn(int index) {

@@ -56,6 +56,8 @@ class SwatchDesk : public QObject {
     /// The newest first chosen; nothing while the card was never burned.
     const swatches::CardBurn* burn() const;
     int burn_index() const { return burn_; }
+    /// "23 Nov 13:40"
+    static QString when(const swatches::CardBurn& burn);
     void choose_burn(int index);
     /// Notes that the card was burned, somewhere else or by hand.
     void add_burn(double seconds = 0);

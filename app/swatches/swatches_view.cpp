@@ -14,11 +14,9 @@
 #include <chalkline/wording/swatch_words.hpp>
 
 #include <QComboBox>
-#include <QDateTime>
 #include <QDragEnterEvent>
 #include <QFileDialog>
 #include <QHBoxLayout>
-#include <QLocale>
 #include <QMimeData>
 
 namespace chalkline::app {
@@ -138,6 +136,7 @@ void SwatchesView::choose_page(Page page) {
     side_->setCurrentIndex(static_cast<int>(page));
     canvas_->set_mode(page == Page::read ? CardCanvas::Mode::read : CardCanvas::Mode::design);
     if (page != Page::read) desk_.reader().give_up();
+    if (page != Page::book && isVisible()) canvas_->setFocus();
     follow();
 }
 
@@ -163,8 +162,7 @@ QString SwatchesView::facts() const {
     const WorkedCard& worked = desk_.worked();
     const bool known = !desk_.stale() && worked.job && !worked.error;
     if (page_ == Page::read && burn) {
-        text += " · " + tr("burned %1").arg(QLocale().toString(
-                            QDateTime::fromString(QString::fromStdString(burn->at), Qt::ISODate), QLocale::ShortFormat));
+        text += " · " + tr("burned %1").arg(SwatchDesk::when(*burn));
         if (burn->seconds > 0) text += " " + tr("in %1").arg(wording::duration(Duration::seconds(burn->seconds)));
         if (known) text += " " + tr("(estimate %1)").arg(wording::duration(worked.time));
     } else if (known) {

@@ -121,7 +121,7 @@ QWidget#recipesView, QScrollArea#shelfScroll { background: @bed; border: none; }
 QWidget#proofView { background: @bench; }
 QWidget#swatchesView, QWidget#swatchBar { background: @paper; }
 QWidget#swatchBar { border-bottom: 1px solid @hairline; }
-QWidget#cardBook { background: @bed; }
+QWidget#cardBook, QWidget#bookPages { background: @bed; }
 QFrame#card { background: @paper; border: 1px solid @hairline; border-radius: 7px; }
 QTableWidget { background: @card; border: 1px solid @control; border-radius: 5px; outline: none; gridline-color: @hairline;
   selection-background-color: @accent; selection-color: @accent_text; }

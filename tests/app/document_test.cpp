@@ -181,3 +181,11 @@ TEST_CASE("a folder that cannot be written is said, and nothing else happens") {
     REQUIRE(test::wait_for([&] { return !code.empty(); }));
     CHECK(running.document.unsaved());
 }
+
+TEST_CASE("a job opened after one that was never saved is not taken for changed") {
+    JobDocument document;
+    document.replace_unsaved(sample(), {});
+    CHECK(document.unsaved());
+    document.replace(sample(), "x.chalk");
+    CHECK_FALSE(document.unsaved());
+}

@@ -290,3 +290,42 @@ TEST_CASE("a machine that goes away while burning ends with code 4") {
     CHECK(run("burn " + job + " --port " + machine->port()).code == 4);
     puller.join();
 }
+
+TEST_CASE("a swatch card from a spec is laid out, becomes a job and a program, and is read from its picture") {
+    const Scratch scratch;
+    const std::string spec = scratch.write("card.json", R"({"material": "Birch ply", "thickness_mm": 4, "code": "K7Q2",
+        "width_mm": 5, "height_mm": 5, "settings": {"kind": "engrave"}, "left_out": [[1, 0]],
+        "columns": {"what": "speed", "first": 1500, "last": 6000, "count": 3, "spacing": "geometric"},
+        "rows": {"what": "power", "first": 30, "last": 90, "step": 60}})");
+    const auto told = run("swatch " + spec + " --json -o " + scratch / "card.chalk").json();
+    REQUIRE(told["cells"].size() == 6);
+    CHECK(told["cells"][5]["power"] == 90.0);
+    CHECK(told["cells"][5]["speed"] == 6000.0);
+    CHECK(told["cells"][4]["speed"] == 3000.0);
+    CHECK(told["cells"][3]["left_out"] == true);
+    CHECK(told["total_s"].get<double>() > 10);
+    CHECK(run("swatch " + spec + " -o " + scratch / "card.gcode").code == 0);
+    std::ifstream file(scratch / "card.gcode");
+    const std::string program((std::istreambuf_iterator<char>(file)), {});
+    CHECK(program.find("row 2, column 3") != std::string::npos);
+    CHECK(run("check " + scratch / "card.chalk").code == 0);
+
+    SimulatorProcess machine(CHALKLINE_SIM, "max", {"--picture", scratch / "bed.png"});
+    REQUIRE(run("burn " + scratch / "card.chalk --port " + machine.port()).code == 0);
+    machine.finish();
+    const auto read_back = run("swatch-read " + scratch / "card.chalk " + scratch / "bed.png --json").json();
+    CHECK(read_back["found"] == true);
+    REQUIRE(read_back["cells"].size() == 5);
+    const auto darkness = [&](int row, int column) {
+        for (const auto& cell : read_back["cells"])
+            if (cell["row"] == row && cell["column"] == column) return cell["darkness"].get<double>();
+        return -1.0;
+    };
+    CHECK(darkness(1, 1) > darkness(1, 2));
+    CHECK(darkness(1, 2) > darkness(0, 2));
+    CHECK(darkness(0, 0) > darkness(0, 1));
+    CHECK(run("swatch-read " + scratch / "card.chalk " CHALKLINE_SAMPLES "/pears.png --json").code == 3);
+    CHECK(run("swatch-read " + job + " " CHALKLINE_SAMPLES "/pears.png").code == 3);
+    CHECK(run("swatch " + scratch.write("bad.json", R"({"columns": {"what": "mood"}})")).code == 3);
+}
+

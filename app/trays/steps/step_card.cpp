@@ -27,17 +27,18 @@ QString number(double value, int decimals) {
 StepCard::StepCard(const job::Step& step, int number, const TrayContext& context, QWidget* parent)
     : QWidget(parent), step_(step), number_(number), context_(context) {
     setFocusPolicy(Qt::StrongFocus);
-    build_fields();
-    show_step(step, number);
-}
-
-void StepCard::build_fields() {
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(20, head_height + 2, 12, 10);
     all->setSpacing(0);
     warning_ = make_label({}, Tone::attention, this);
     warning_->hide();
     all->addWidget(warning_);
+    setMinimumHeight(head_height + 10);
+    show_step(step, number);
+}
+
+/// The fields come when the card is first opened: a run sheet of hundreds of steps opens at once.
+void StepCard::build_fields() {
     fields_ = new QWidget(this);
     auto* grid = new QGridLayout(fields_);
     grid->setContentsMargins(0, 0, 0, 0);
@@ -84,8 +85,7 @@ void StepCard::build_fields() {
     power_->setFixedWidth(76);
     passes_->setFixedWidth(76);
     grid->setColumnStretch(3, 1);
-    all->addWidget(fields_);
-    fields_->hide();
+    layout()->addWidget(fields_);
 
     using steps::StepSettings;
     add_field("power", power_, [](StepSettings& s, double v) { s.power = Power::percent(v); });
@@ -167,23 +167,29 @@ void StepCard::add_field(const char* key, ValueField* field, void (*set)(steps::
 void StepCard::show_step(const job::Step& step, int number) {
     step_ = step;
     number_ = number;
-    const auto& s = step.settings;
+    if (fields_) show_fields();
+    setAccessibleName(tr("Step %1, %2").arg(number).arg(wording::name(step.settings.kind)));
+    setAccessibleDescription(summary());
+    update();
+}
+
+void StepCard::show_fields() {
+    const auto& s = step_.settings;
     const auto typed = [&](const char* key) {
-        const auto found = step.typed.find(key);
-        return found == step.typed.end() ? QString() : QString::fromStdString(found->second);
+        const auto found = step_.typed.find(key);
+        return found == step_.typed.end() ? QString() : QString::fromStdString(found->second);
     };
     power_->show_typed(s.power.percent(), typed("power"));
     speed_->show_typed(s.speed.mm_per_min(), typed("speed"));
     passes_->show_value(s.passes);
     if (pitch_) pitch_->show_typed(s.line_pitch.mm(), typed("line_pitch_mm"));
     air_->setChecked(s.air);
-    on_->setChecked(step.on);
-    if (!note_->hasFocus()) note_->setText(QString::fromStdString(step.note));
+    on_->setChecked(step_.on);
+    if (!note_->hasFocus()) note_->setText(QString::fromStdString(step_.note));
     details_->show_settings(s);
+    dots_->setText(dots_text_);
+    dots_->setVisible(!dots_text_.isEmpty());
     show_dose();
-    setAccessibleName(tr("Step %1, %2").arg(number).arg(wording::name(s.kind)));
-    setAccessibleDescription(summary());
-    update();
 }
 
 void StepCard::show_time(std::optional<Duration> time) {
@@ -192,6 +198,8 @@ void StepCard::show_time(std::optional<Duration> time) {
 }
 
 void StepCard::show_dots(const QString& dots) {
+    dots_text_ = dots;
+    if (!fields_) return;
     dots_->setText(dots);
     dots_->setVisible(!dots.isEmpty());
 }
@@ -204,7 +212,11 @@ void StepCard::show_warning(const QString& warning) {
 
 void StepCard::open(bool opened) {
     opened_ = opened;
-    fields_->setVisible(opened);
+    if (opened && !fields_) {
+        build_fields();
+        show_fields();
+    }
+    if (fields_) fields_->setVisible(opened);
     setMinimumHeight(opened ? 0 : head_height + 10);
     updateGeometry();
     update();
@@ -235,6 +247,8 @@ QString StepCard::summary() const {
     else
         parts << (s.kind == steps::StepKind::cut ? tr("inside first") : tr("line"));
     if (s.beam == steps::BeamControl::constant) parts << tr("constant beam");
+    // Inks say what a step burns; where it has none its note does.
+    if (step_.inks.empty() && !step_.note.empty()) parts << QString::fromStdString(step_.note).section(':', 0, 0);
     return parts.join(" · ");
 }
 

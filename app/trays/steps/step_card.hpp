@@ -60,6 +60,7 @@ class StepCard : public QWidget {
 
  private:
     void build_fields();
+    void show_fields();
     void add_field(const char* key, ValueField* field, void (*set)(steps::StepSettings&, double));
     void build_links(QGridLayout* grid, int row);
     void show_dose();
@@ -70,10 +71,10 @@ class StepCard : public QWidget {
     job::Step step_;
     int number_;
     TrayContext context_;
-    QString time_;
+    QString time_, dots_text_;
     bool opened_ = false, lit_ = false, chosen_ = false, dragging_ = false;
     QPoint pressed_;
-    QWidget* fields_ = nullptr;
+    QWidget* fields_ = nullptr;  ///< null until the card is opened
     DosePad* pad_ = nullptr;
     QLabel *dose_ = nullptr, *warning_ = nullptr, *odd_ = nullptr, *dots_ = nullptr;
     ValueField *power_ = nullptr, *speed_ = nullptr, *passes_ = nullptr, *pitch_ = nullptr;

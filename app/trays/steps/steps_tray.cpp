@@ -135,6 +135,7 @@ void StepsTray::rebuild() {
     chips_.clear();
     const job::Job& job = context_.document.job();
     const bool none_left_out = job.left_out.empty();
+    left_out_box_->setVisible(job.card.empty());
     auto* left_out = make_label(none_left_out ? tr("Left out: none. Drop an ink here.") : tr("Left out:"), Tone::quiet,
                                 left_out_box_);
     left_out->setWordWrap(false);
@@ -142,7 +143,10 @@ void StepsTray::rebuild() {
     for (const auto& routed : job::routed_inks(job))
         add_chip(routed, routed.left_out ? left_out_box_->layout() : chip_box_->layout());
     if (chips_.empty())
-        chip_box_->layout()->addWidget(make_label(tr("No inks yet: add art first."), Tone::quiet, chip_box_));
+        chip_box_->layout()->addWidget(make_label(job.card.empty()
+                                                           ? tr("No inks yet: add art first.")
+                                                           : tr("A swatch card: every swatch has a step of its own."),
+                                                       Tone::quiet, chip_box_));
     int number = 0;
     for (const job::Step& step : job.steps)
         add_card(step, ++number);

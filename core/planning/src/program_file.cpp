@@ -63,6 +63,7 @@ std::string program_file(const std::string& title, const job::Job& job, const Pl
         text += comment(fmt::format("step {}: {} {:g} % {:g} mm/min, passes: {}, {}", ++number,
                                     steps::to_text(settings.kind), settings.power.percent(),
                                     settings.speed.mm_per_min(), settings.passes, minutes(report.time)));
+        if (!step->note.empty()) text += comment("  " + step->note);
     }
     text += comment("about " + minutes(plan.total));
     return text + machine::encode_all(plan.program, machine);

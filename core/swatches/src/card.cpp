@@ -156,13 +156,13 @@ void place_title(Layout& layout, const Card& card) {
     // Between the two upper marks.
     const double in = edge + (card.text.marks ? mark_size + air : 0);
     const double top = layout.size.y - edge;
-    const double code = card.code.empty() ? 0 : width_of(card.code, card.text.height) + air;
+    const double code = card.code.empty() ? 0 : width_of(card.code, card.text.height) + 2 * air;
     layout.lines.push_back(
         {CardLine::What::title, title_of(card), {in, top - height, layout.size.x - in - code, top}, height});
     if (card.code.empty()) return;
     layout.lines.push_back({CardLine::What::code,
                             card.code,
-                            {layout.size.x - in - code + air, top - height, layout.size.x - in, top},
+                            {layout.size.x - in - code + 2 * air, top - height, layout.size.x - in, top},
                             card.text.height});
 }
 

@@ -293,12 +293,20 @@ class Builder {
     job::Id group_;
 };
 
+/// Less than the ordinary margin where the card is nearly as large as the bed.
+double margin_on_bed(const Layout& layout, const machine::MachineProfile& machine) {
+    const double room = std::min(machine.width - layout.size.x, machine.depth - layout.size.y) / 2;
+    return std::clamp(room, 0.0, margin_of_own_piece);
+}
+
 job::Stock own_piece(const Card& card, const Layout& layout, const machine::MachineProfile& machine) {
+    const double margin = margin_on_bed(layout, machine);
     job::Stock piece;
     piece.material = card.material;
     piece.thickness = card.thickness;
-    piece.width = layout.size.x + 2 * margin_of_own_piece;
-    piece.height = layout.size.y + 2 * margin_of_own_piece;
+    piece.margin = Length::mm(std::min(piece.margin.mm(), margin));
+    piece.width = layout.size.x + 2 * margin;
+    piece.height = layout.size.y + 2 * margin;
     piece.corner = {std::max(0.0, (machine.width - piece.width) / 2),
                     std::max(0.0, (machine.depth - piece.height) / 2)};
     return piece;
@@ -328,7 +336,7 @@ Result<CardJob> card_job(const Card& card, const machine::MachineProfile& machin
                          const std::optional<job::Stock>& piece, const art::Outside& outside) {
     const Layout layout = layout_of(card, machine.beam);
     const job::Stock stock = piece ? *piece : own_piece(card, layout, machine);
-    const double in = piece ? stock.margin.mm() : margin_of_own_piece;
+    const double in = piece ? stock.margin.mm() : margin_on_bed(layout, machine);
     Builder builder(card, layout, stock.place() * Transform::move(in, in), outside);
     Result<void> done;
     if (card.parts != CardParts::swatches_only) {

@@ -297,3 +297,12 @@ TEST_CASE("a note of the settings stands beside the job and burns before any cut
         CHECK(step.settings.kind != steps::StepKind::cut);
     }
 }
+
+TEST_CASE("a card as large as the bed is still burned") {
+    Card card = ready_card(Ready::engrave_dose, birch());
+    card.width = card.height = 90;
+    card = fitted(card, 400, 300, bench().beam);
+    const auto made = card_job(card, bench(), {}, computer());
+    REQUIRE(made);
+    CHECK(planning::plan(made->job, bench()));
+}

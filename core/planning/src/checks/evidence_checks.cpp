@@ -45,6 +45,8 @@ void check_evidence(const Examined& examined, std::vector<Check>& found) {
         const double dose = steps::whole_dose(step.settings, ground.machine.beam);
         const bool fill = steps::burns_area(step.settings.kind);
         if (fill && dose > hot_dose) say(check::hot_fill, {{"dose", format_number(dose / 1000, 1)}});
+        // A swatch card goes beyond what is known: that is what it is for.
+        if (!job.card.empty()) continue;
         const recipes::Known known = known_for(job, step, ground);
         if (known.count == 0) continue;
         const Parameters of_dose{{"material", job.stock->material}};
