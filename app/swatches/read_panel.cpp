@@ -133,8 +133,16 @@ void ReadPanel::build_swatch(QVBoxLayout* all) {
     note_->setPlaceholderText(tr("Note"));
     note_->setAccessibleName(tr("Note on the swatch"));
     note_->setMaxLength(200);
-    inside->addWidget(note_);
+    auto* last = new QHBoxLayout;
+    last->addWidget(note_, 1);
+    unmeasured_ = make_button(tr("Not as measured"), ButtonLook::link, swatch_box_);
+    unmeasured_->setToolTip(tr("Leave what the photograph says of this swatch out: dust, a knot, a reflection"));
+    last->addWidget(unmeasured_);
+    inside->addLayout(last);
     all->addWidget(swatch_box_);
+    connect(unmeasured_, &QPushButton::clicked, this, [this] {
+        desk_.judge(tr("Not as measured"), [](CellResult& result) { result.measured.reset(); });
+    });
     const auto keep_text = [this](QLineEdit* field, std::string CellResult::*part) {
         connect(field, &QLineEdit::editingFinished, this, [this, field, part] {
             if (!field->isModified()) return;
@@ -300,6 +308,7 @@ void ReadPanel::show_swatch() {
                     .arg(number(result->measured->darkness, 2), number(result->measured->evenness, 2),
                          number(result->measured->edge, 2));
     more_->setText(cell->left_out ? tr("left out") : more.join(" · "));
+    unmeasured_->setVisible(result && result->measured);
     const auto offered = swatches::verdicts_for(kind);
     for (std::size_t i = 0; i < verdicts_.size(); ++i)
         verdicts_[i]->setChecked(result && result->verdict == offered[i]);

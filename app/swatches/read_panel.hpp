@@ -49,7 +49,7 @@ class ReadPanel : public QWidget {
     QComboBox* burns_ = nullptr;
     ValueField *over_ = nullptr, *depth_ = nullptr;
     QPushButton *by_hand_ = nullptr, *bed_picture_ = nullptr, *keep_ = nullptr, *finer_ = nullptr, *use_ = nullptr,
-                *response_ = nullptr, *gone_ = nullptr;
+                *response_ = nullptr, *gone_ = nullptr, *unmeasured_ = nullptr;
     QCheckBox* photograph_ = nullptr;
     QLabel *marks_ = nullptr, *swatch_ = nullptr, *more_ = nullptr, *advice_ = nullptr, *kept_ = nullptr;
     QWidget *swatch_box_ = nullptr, *verdict_box_ = nullptr, *over_box_ = nullptr;

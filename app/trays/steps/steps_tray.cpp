@@ -4,6 +4,7 @@
 #include "recipes/recipe_sheets.hpp"
 
 #include <chalkline/job/edits.hpp>
+#include <chalkline/swatches/card_job.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QApplication>
@@ -96,6 +97,14 @@ StepsTray::StepsTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     connect(routines, &QPushButton::clicked, this,
             [this] { open_routines_sheet(context_.document, context_.recipes, &context_.bed); });
     all->addWidget(routines, 0, Qt::AlignLeft);
+    note_ = make_button(tr("Burn the settings beside it"), ButtonLook::link, this);
+    note_->setToolTip(tr("A line for each step with its power, speed, pitch and passes, below the job, with a step of its own"));
+    connect(note_, &QPushButton::clicked, this, [this] {
+        const auto noted = swatches::with_settings_note(context_.document.job(), context_.surroundings.of_nothing());
+        const auto done = context_.document.edit(tr("Burn the settings beside it"), noted, JobChange::art | JobChange::steps);
+        if (!done) Q_EMIT refused(done.error());
+    });
+    all->addWidget(note_, 0, Qt::AlignLeft);
     all->addStretch(1);
 
     connect(&context_.document, &JobDocument::changed, this, &StepsTray::follow);
@@ -158,6 +167,8 @@ void StepsTray::refresh() {
     if (open_ && !job.step(*open_)) open_.reset();
     std::erase_if(chosen_, [&](job::Id id) { return !job.step(id); });
     together_->setVisible(chosen_.size() > 1);
+    note_->setVisible(std::any_of(job.steps.begin(), job.steps.end(),
+                                  [&](const job::Step& step) { return step.on && job.has_work(step); }));
     together_->setText(tr("%n steps are set at once.", nullptr, static_cast<int>(chosen_.size())));
     for (std::size_t i = 0; i < cards_.size(); ++i) {
         cards_[i]->show_step(job.steps[i], static_cast<int>(i) + 1);

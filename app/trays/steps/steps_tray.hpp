@@ -54,6 +54,7 @@ class StepsTray : public QWidget {
     std::optional<job::Id> open_;
     job::Ids chosen_;  ///< steps that are set at once
     QLabel* together_;
+    QPushButton* note_ = nullptr;
 };
 
 }  // namespace chalkline::app

@@ -10,6 +10,7 @@ namespace chalkline::planning {
 namespace {
 
 constexpr double rapid_from = 3;  // mm: shorter hops stay at working speed and spare a word
+constexpr double way_back = 0.5;  // mm, dark, after the last line under a constant beam
 
 }  // namespace
 
@@ -43,6 +44,16 @@ void ProgramBuilder::begin_step(std::int32_t step, const steps::StepSettings& se
 void ProgramBuilder::begin_pass(int pass) {
     origin_.pass = pass;
     focus_at(base_ - lower_ * pass);
+}
+
+/// A constant beam burns on while the head stands, and what comes next may wait for it to stand: a short dark way back
+/// over what was just burned ends it while the head still moves.
+void ProgramBuilder::end_step() {
+    if (mode_ == machine::BeamMode::constant && lit_) {
+        const double last = geometry::distance(at_, before_);
+        travel_to(geometry::between(at_, before_, last > way_back ? way_back / last : 1));
+    }
+    focus_at(0);
 }
 
 void ProgramBuilder::end() {
@@ -107,6 +118,7 @@ void ProgramBuilder::travel_to(Point to) {
     if (moved_) report_.travel += length;
     add(machine::Travel{to, !moved_ || length > rapid_from});
     moved_ = true;
+    lit_ = false;
     at_ = to;
     plan_.move_box.add(to);
 }
@@ -119,8 +131,10 @@ void ProgramBuilder::add_trace(const std::vector<Point>& points, PowerValue powe
         plan_.program.points.push_back(to);
         (power > 0 ? plan_.burn_box : plan_.move_box).add(to);
         (power > 0 ? report_.burn : report_.travel) += geometry::distance(at_, to);
+        before_ = at_;
         at_ = to;
     }
+    lit_ = power > 0;
     add(machine::Trace{first, static_cast<std::uint32_t>(plan_.program.points.size()) - first, power});
 }
 

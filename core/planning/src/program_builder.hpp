@@ -21,7 +21,7 @@ class ProgramBuilder {
     void begin_step(std::int32_t step, const steps::StepSettings& settings);
     /// The focus as low as the pass asks.
     void begin_pass(int pass);
-    void end_step() { focus_at(0); }
+    void end_step();
     void end();
 
     void add_line(const Strokes& line, int motif);
@@ -44,8 +44,8 @@ class ProgramBuilder {
     machine::Origin origin_;
     Speed speed_;
     machine::PowerValue power_ = 0, lowest_ = 0;
-    geometry::Point at_;
-    bool moved_ = false, air_ = false;
+    geometry::Point at_, before_;  ///< where the head stands, and the place it came from
+    bool moved_ = false, air_ = false, lit_ = false;  ///< lit: the last move burned
     machine::BeamMode mode_ = machine::BeamMode::off;
     std::optional<steps::StepSettings> falling_;  ///< the power falls with the speed in corners
     double base_ = 0, lower_ = 0, focus_ = 0;     ///< mm

@@ -65,7 +65,8 @@ class Queue {
         : machine_(machine),
           timing_(timing),
           capacity_(static_cast<std::size_t>(std::max(2, machine.planner_blocks))),
-          second_per_byte_(10.0 / machine.baud) {}
+          second_per_byte_(10.0 / machine.baud),
+          line_by_line_(machine.dialect == machine::Dialect::line_by_line) {}
 
     double now() const { return ended_; }
 
@@ -118,6 +119,7 @@ class Queue {
  private:
     /// When a line of so many bytes has come: its bytes follow the last one's as soon as the receive buffer has room.
     double received(int bytes) {
+        if (line_by_line_) return received_alone(bytes);
         double from = received_;
         in_buffer_ += bytes;
         while (in_buffer_ > machine_.receive_buffer - 1 && unread_.size() > 1) {
@@ -126,6 +128,16 @@ class Queue {
             unread_.pop_front();
         }
         received_ = from + bytes * second_per_byte_;
+        unread_.emplace_back(bytes, received_);
+        return received_;
+    }
+
+    /// The same where a line is sent only when the one before it was taken and answered; its words stand apart there.
+    double received_alone(int bytes) {
+        constexpr int more = 5, answer = 4;  // bytes: a word for the motion and blanks; "ok" and the ends of lines
+        const double from = unread_.empty() ? received_ : unread_.back().second + answer * second_per_byte_;
+        unread_.clear();
+        received_ = std::max(received_, from) + (bytes + more) * second_per_byte_;
         unread_.emplace_back(bytes, received_);
         return received_;
     }
@@ -182,6 +194,7 @@ class Queue {
     Timing& timing_;
     std::size_t capacity_;
     double second_per_byte_;
+    bool line_by_line_;
     std::deque<Move> waiting_;
     std::deque<std::pair<int, double>> unread_;  ///< lines in the receive buffer: bytes, and when they are read
     int in_buffer_ = 0;
@@ -194,7 +207,7 @@ class Queue {
 class Clock {
  public:
     Clock(const machine::Program& program, const MachineProfile& machine, Timing& timing)
-        : program_(program), timing_(timing), queue_(machine, timing) {}
+        : program_(program), timing_(timing), queue_(machine, timing), at_(machine.waiting_place()) {}
 
     void run() {
         constexpr int opening = 24;  // bytes of the lines before the first operation
@@ -223,11 +236,8 @@ class Clock {
 
     void take(const machine::Travel& travel) {
         const int bytes = 3 + characters(micrometres(travel.to.x)) + characters(micrometres(travel.to.y));
-        if (std::exchange(known_, true))
-            queue_.move(at_, travel.to, travel.rapid ? 1e9 : operation_->speed.mm_per_s(), false, bytes, index_,
-                        operation_->origin.step);
-        else
-            queue_.line(bytes);
+        queue_.move(at_, travel.to, travel.rapid ? 1e9 : operation_->speed.mm_per_s(), false, bytes, index_,
+                    operation_->origin.step);
         at_ = travel.to;
     }
 
@@ -272,7 +282,6 @@ class Clock {
     std::size_t index_ = 0;
     const machine::Operation* operation_ = nullptr;
     Point at_;
-    bool known_ = false;
 };
 
 }  // namespace

@@ -37,6 +37,12 @@ std::string axis_title(const Axis& axis) {
     return unit.empty() ? words : words + ", " + std::string(unit);
 }
 
+/// What stands below: the machine, and the maker's note.
+std::string below_text(const Card& card) {
+    const std::string machine = card.text.title ? card.machine : std::string();
+    return machine + (machine.empty() || card.note.empty() ? "" : " - ") + card.note;
+}
+
 /// The widest label of an axis, mm.
 double widest(const Axis& axis, double height) {
     double most = 0;
@@ -71,7 +77,7 @@ Bands bands_of(const Card& card) {
             bands.left = std::max(bands.left, edge + text.height + air + bands.row_labels + air);
         }
     }
-    if (!card.note.empty()) bands.below += text.height + air;
+    if (!below_text(card).empty()) bands.below += text.height + air;
     if (text.title) bands.above = std::max(bands.above, edge + text.height * 1.3 + air + air);
     return bands;
 }
@@ -170,7 +176,7 @@ void place_title(Layout& layout, const Card& card) {
 void place_note(Layout& layout, const Card& card) {
     const double in = edge + (card.text.marks ? mark_size + air : 0);
     layout.lines.push_back(
-        {CardLine::What::note, card.note, {in, edge, layout.size.x - in, edge + card.text.height}, card.text.height});
+        {CardLine::What::note, below_text(card), {in, edge, layout.size.x - in, edge + card.text.height}, card.text.height});
 }
 
 }  // namespace
@@ -227,7 +233,7 @@ Layout layout_of(const Card& card, const steps::Beam& beam) {
     place_cells(layout, card, bands, beam);
     if (card.text.labels) place_labels(layout, card, bands);
     if (card.text.title) place_title(layout, card);
-    if (!card.note.empty()) place_note(layout, card);
+    if (!below_text(card).empty()) place_note(layout, card);
     const double in = edge + mark_size / 2;
     const Point size = layout.size;
     layout.marks = {Point{in, in}, {size.x - in, in}, {size.x - in, size.y - in}, {in, size.y - in}};

@@ -1,72 +1,21 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The second dialect: one line after the other, nothing in between.
+#include "support/line_machine.hpp"
 #include "support/virtual_machine.hpp"
 
 #include <chalkline/machine/line_session.hpp>
-#include <chalkline/machine/next_step.hpp>
-#include <chalkline/simulator/line_board.hpp>
 
 #include <catch2/catch.hpp>
 
 using namespace chalkline;
 using namespace chalkline::machine;
 using chalkline::test::GivenLines;
+using chalkline::test::LineMachine;
+using chalkline::test::profile_of_board;
 using geometry::Point;
 
 namespace {
 
-MachineProfile profile_of_board() {
-    MachineProfile profile;
-    profile.dialect = Dialect::line_by_line;
-    return profile;
-}
-
-/// A line session and a board in lockstep under one virtual clock.
-class Board {
- public:
-    explicit Board(const MachineProfile& profile = profile_of_board())
-        : controller(profile), board(controller), session(make_session(profile, 0.3)) {
-        session->opened(now);
-    }
-    template <class Condition>
-    bool run_until(Condition condition, double patience = 600) {
-        constexpr double step = 0.002;
-        for (double gone = 0; gone < patience; gone += step) {
-            if (condition()) return true;
-            const std::string out = session->take_output();
-            sent += out;
-            if (cable) board.receive(out);
-            board.advance(step);
-            now += step;
-            const std::string in = board.take_output();
-            if (cable && !in.empty()) session->received(in, now);
-            session->tick(now);
-            for (Event& event : session->take_events())
-                events.push_back(std::move(event));
-        }
-        return condition();
-    }
-    bool free() { return session->snapshot().activity == Activity::none; }
-    void make_ready() {
-        REQUIRE(run_until([&] { return last<event::Ready>() != nullptr; }, 10));
-        REQUIRE(session->home());
-        REQUIRE(run_until([&] { return free(); }, 60));
-    }
-    template <class E>
-    const E* last() const {
-        for (auto event = events.rbegin(); event != events.rend(); ++event)
-            if (const auto* found = std::get_if<E>(&*event)) return found;
-        return nullptr;
-    }
-
-    simulator::Controller controller;
-    simulator::LineBoard board;
-    std::unique_ptr<Session> session;
-    std::vector<Event> events;
-    std::string sent;
-    double now = 0;
-    bool cable = true;
-};
 
 std::vector<std::string> rounds_of_square(int rounds) {
     std::vector<std::string> lines{"G21G90G17G94G54", "M5S0", "M8", "M4S0", "G0X50Y50"};
@@ -99,7 +48,7 @@ TEST_CASE("lines of the reference dialect become one command each, with nothing 
 }
 
 TEST_CASE("line by line: found, homed, moved within the bed, burned where it says") {
-    Board board;
+    LineMachine board;
     board.make_ready();
     CHECK(board.session->snapshot().version == "Lineboard");
     CHECK(geometry::distance(*board.session->snapshot().position, board.controller.head()) < 0.001);
@@ -121,7 +70,7 @@ TEST_CASE("line by line: found, homed, moved within the bed, burned where it say
 }
 
 TEST_CASE("line by line: what cannot be promised is declared and refused") {
-    Board board;
+    LineMachine board;
     board.make_ready();
     const Capabilities& can = board.session->snapshot().can;
     CHECK_FALSE(can.hold);
@@ -136,7 +85,7 @@ TEST_CASE("line by line: what cannot be promised is declared and refused") {
 
 TEST_CASE("line by line: a stop ends in the dark after no more moves than declared") {
     for (const double after : {0.5, 1.3, 2.1, 3.7}) {
-        Board board;
+        LineMachine board;
         board.make_ready();
         REQUIRE(board.session->burn(source(rounds_of_square(60))));
         board.run_until([] { return false; }, after);
@@ -157,7 +106,7 @@ TEST_CASE("line by line: a stop ends in the dark after no more moves than declar
 }
 
 TEST_CASE("line by line: a line it does not know stops the burn and is named") {
-    Board board;
+    LineMachine board;
     board.make_ready();
     auto lines = rounds_of_square(5);
     lines.insert(lines.begin() + 8, "G2X999Y999I1J1");
@@ -169,7 +118,7 @@ TEST_CASE("line by line: a line it does not know stops the burn and is named") {
 }
 
 TEST_CASE("line by line: a board that falls silent or goes away is said, nothing hangs") {
-    Board board;
+    LineMachine board;
     board.make_ready();
     REQUIRE(board.session->burn(source(rounds_of_square(60))));
     board.run_until([] { return false; }, 1);
@@ -193,7 +142,7 @@ TEST_CASE("line by line: a board that falls silent or goes away is said, nothing
 TEST_CASE("line by line without switches: somebody says where the head stands") {
     MachineProfile profile = profile_of_board();
     profile.home = HomeCorner::none;
-    Board board(profile);
+    LineMachine board(profile);
     REQUIRE(board.run_until([&] { return board.last<event::Ready>() != nullptr; }, 10));
     CHECK(board.session->home().error().code == machine::error::no_homing);
     REQUIRE(board.session->release_motors());
@@ -210,7 +159,7 @@ TEST_CASE("line by line without switches: somebody says where the head stands") 
 }
 
 TEST_CASE("line by line: a stop is sent at once, also while the board is busy with a long wait") {
-    Board board;
+    LineMachine board;
     board.make_ready();
     REQUIRE(board.session->go_to({390, 290}, Speed::mm_per_min(1000)));
     REQUIRE(board.run_until([&] { return board.sent.ends_with("M400\n"); }, 5));

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "support/line_machine.hpp"
 #include "support/virtual_machine.hpp"
 
 #include <chalkline/planning/time_model.hpp>
@@ -102,15 +103,44 @@ TEST_CASE("chains of all kinds take on the simulated machine what the model says
     }
 }
 
-TEST_CASE("dwells and dark moves count, the unknown way to the first place does not") {
+TEST_CASE("dwells, dark moves and the way from where the head waits count") {
     machine::Program program;
     program.operations = {{machine::Travel{{300, 200}, true}, {}, {}},
                           {machine::Dwell{Duration::seconds(2)}, {}, {}},
                           {machine::Travel{{200, 200}, true}, {}, {}},
                           {machine::Travel{{190, 200}, false}, Speed::mm_per_min(600), {}}};
     const auto ends = time_of(program, homeless()).finished_at;
-    CHECK(ends[0] == 0);
-    CHECK(ends[1] == Approx(2).margin(0.005));
+    // Each axis has its own rate, so that a way across the bed is faster than either.
+    CHECK(ends[0] == Approx(straight_time(std::hypot(300, 200), 12000 * std::hypot(300, 200) / 300,
+                                          1200 * std::hypot(300, 200) / 300))
+                         .epsilon(0.02));
+    CHECK(ends[1] - ends[0] == Approx(2).margin(0.005));
     CHECK(ends[2] - ends[1] == Approx(straight_time(100, 12000, 1200)).epsilon(0.02));
     CHECK(ends[3] - ends[2] == Approx(1).epsilon(0.02));
+}
+
+TEST_CASE("one line after the other: each waits for the answer to the one before") {
+    std::vector<Point> fine, coarse;
+    for (int i = 1; i <= 600; ++i)
+        fine.push_back({10 + i * 0.05, 10 + std::sin(i * 0.05)});
+    for (int i = 1; i <= 30; ++i)
+        coarse.push_back({10 + i * 5.0, i % 2 != 0 ? 20.0 : 10.0});
+    for (const auto& points : {fine, coarse}) {
+        machine::MachineProfile profile = test::profile_of_board();
+        const auto program = chain(points, 4000);
+        test::LineMachine board(profile);
+        board.make_ready();
+        board.step = 0.00001;
+        REQUIRE(board.session->burn(std::make_unique<machine::Encoder>(program, profile)));
+        REQUIRE(board.run_until([&] { return board.session->snapshot().begun.operation >= 0; }));
+        const double before = board.now;
+        REQUIRE(board.run_until([&] { return board.session->snapshot().begun.operation == 1; }));
+        REQUIRE(board.run_until([&] { return board.free(); }));
+        CAPTURE(points.size());
+        CHECK(time_of(program, profile).finished_at.back() == Approx(board.now - before).epsilon(0.02));
+        // A controller that takes lines ahead is faster where there are many.
+        machine::MachineProfile ahead = profile;
+        ahead.dialect = machine::Dialect::realtime;
+        CHECK(time_of(program, ahead).finished_at.back() <= time_of(program, profile).finished_at.back());
+    }
 }

@@ -83,6 +83,12 @@ struct MachineProfile {
     geometry::Box bed() const { return {0, 0, width, depth}; }
     /// The slower axis' top speed: no straight move is ever limited below it.
     Speed top_speed() const { return Speed::mm_per_min(max_rate_x < max_rate_y ? max_rate_x : max_rate_y); }
+    /// Where the head stands before a job unless somebody moved it: its resting place, or where it found home.
+    geometry::Point waiting_place() const {
+        if (rest) return *rest;
+        return {home == HomeCorner::near_right || home == HomeCorner::far_right ? width : 0,
+                home == HomeCorner::far_left || home == HomeCorner::far_right ? depth : 0};
+    }
     /// Machine coordinates of the bed's 0, 0: homed machines count from −travel to 0, others from where they stand.
     geometry::Point bed_origin() const {
         return home == HomeCorner::none ? geometry::Point{} : geometry::Point{-width, -depth};
