@@ -7,6 +7,7 @@
 #include <QCommandLineParser>
 #include <QDir>
 #include <QFileInfo>
+#include <QIcon>
 
 namespace {
 
@@ -25,11 +26,15 @@ QString sample_job() {
 int main(int argc, char** argv) {
     QApplication application(argc, argv);
     QApplication::setApplicationName("Chalkline");
+    QApplication::setApplicationVersion(CHALKLINE_VERSION);
+    QApplication::setDesktopFileName("chalkline");
+    QApplication::setWindowIcon(QIcon::fromTheme("chalkline"));
     QApplication::setFont(app::theme::font(app::theme::normal));
 
     QCommandLineParser parser;
     parser.setApplicationDescription("Sets up, rehearses and burns laser engraving jobs.");
     parser.addHelpOption();
+    parser.addVersionOption();
     parser.addPositionalArgument("files", "jobs (.chalk) or drawings to open");
     const QCommandLineOption profile("machine", "machine profile (JSON)", "file");
     const QCommandLineOption port("port", "connect to this port instead of the simulated machine", "port");

@@ -5,6 +5,8 @@
 #include "machine/connection_sheet.hpp"
 #include "machine/state_sheet.hpp"
 #include "mainwindow/ready_sheet.hpp"
+#include "mainwindow/recent_jobs.hpp"
+#include "mainwindow/settings_sheet.hpp"
 #include "proof/proof_view.hpp"
 #include "recipes/recipes_view.hpp"
 #include "swatches/swatches_view.hpp"
@@ -25,7 +27,6 @@
 #include <QImage>
 #include <QMimeData>
 #include <QPointer>
-#include <QShortcut>
 #include <QStandardPaths>
 #include <QVBoxLayout>
 
@@ -59,7 +60,7 @@ WindowOptions with_folders(WindowOptions options) {
 
 MainWindow::MainWindow(const WindowOptions& options)
     : options_(with_folders(options)),
-      roles_(theme::light()),
+      roles_(appearance_.roles()),
       plans_(document_, options.profile),
       machine_(options.profile),
       keeper_(machine_, options_.machines),
@@ -82,7 +83,7 @@ MainWindow::MainWindow(const WindowOptions& options)
     history_.addStack(&recipes_.history());
     history_.setActiveStack(&document_.history());
     build();
-    add_shortcuts();
+    add_commands();
     qApp->installEventFilter(this);
 
     connect(files_, &JobFiles::message, this, &MainWindow::show_message);
@@ -102,6 +103,10 @@ MainWindow::MainWindow(const WindowOptions& options)
     });
     connect(&art_, &ArtDesk::changed, this, &MainWindow::show_line);
     connect(&inbox_, &Inbox::changed, this, &MainWindow::show_line);
+    connect(&document_, &JobDocument::changed, this, [this](JobChange change) {
+        if (touches(change, JobChange::file) && !document_.unsaved()) note_recent_job(document_.path());
+    });
+    connect(&appearance_, &Appearance::changed, this, &MainWindow::show_appearance);
     connect(files_, &JobFiles::opened, this, [this] { choose(document_.job().stock ? Mark::steps : Mark::art); });
     connect(&sample_, &SampleMachine::serving, this, [this](const QString& port) { keeper_.connect_to_sample(port); });
     connect(&keeper_, &MachineKeeper::message, this, &MainWindow::show_message);
@@ -218,13 +223,16 @@ void MainWindow::build() {
     connect(art, &ArtTray::proof_wanted, this, [this] { choose_view(View::proof); });
     views_->addWidget(proof);
     views_->addWidget(make_swatches(context));
-    views_->addWidget(new RecipesView(document_, recipes_, roles_, this));
+    recipes_view_ = new RecipesView(document_, recipes_, roles_, this);
+    views_->addWidget(recipes_view_);
     all->addWidget(top_);
     all->addWidget(strip_);
     all->addWidget(views_, 1);
     all->addWidget(rail_);
 
     connect(top_, &TopBar::view_chosen, this, &MainWindow::choose_view);
+    connect(top_, &TopBar::find_wanted, this, [this] { open_command_search(commands_, views_->currentWidget()); });
+    connect(top_, &TopBar::settings_wanted, this, [this] { open_settings_sheet(appearance_, views_->currentWidget()); });
     connect(top_, &TopBar::new_wanted, files_, &JobFiles::new_job);
     connect(top_, &TopBar::open_wanted, files_, &JobFiles::ask_and_open);
     connect(top_, &TopBar::save_wanted, this, [this] { files_->save(); });
@@ -266,52 +274,25 @@ QWidget* MainWindow::make_swatches(const TrayContext& context) {
     return swatches_;
 }
 
-void MainWindow::add_shortcuts() {
-    const auto add = [this](const QKeySequence& keys, auto action) {
-        connect(new QShortcut(keys, this), &QShortcut::activated, this, action);
-    };
-    add(QKeySequence::New, [this] { files_->new_job(); });
-    add(QKeySequence::Open, [this] { files_->ask_and_open(); });
-    add(QKeySequence::Paste, [this] { paste(); });
-    add(QKeySequence::Save, [this] { files_->save(); });
-    add(QKeySequence("Ctrl+Z"), [this] { history_.activeStack()->undo(); });
-    add(QKeySequence("Ctrl+Shift+Z"), [this] { history_.activeStack()->redo(); });
-    add(QKeySequence("Ctrl+1"), [this] { choose_view(View::job); });
-    add(QKeySequence("Ctrl+2"), [this] { choose_view(View::proof); });
-    add(QKeySequence("Ctrl+3"), [this] { choose_view(View::swatches); });
-    add(QKeySequence("Ctrl+4"), [this] { choose_view(View::recipes); });
-    add(QKeySequence("Ctrl+E"), [this] { files_->export_svg(machine_.profile()); });
-    add(QKeySequence("Ctrl+A"), [this] { placing_.choose_all(); });
-    add(QKeySequence("Ctrl+D"), [this] { placing_.copy(); });
-    add(QKeySequence("Ctrl+G"), [this] { placing_.group(); });
-    add(QKeySequence("Ctrl+Shift+G"), [this] { placing_.ungroup(); });
-    add(QKeySequence("Ctrl+L"), [this] { placing_.set_locked(!placing_.all_locked()); });
-    for (int i = 0; i < mark_count; ++i)
-        add(QKeySequence(QString::number(i + 1)), [this, i] { choose(static_cast<Mark>(i)); });
-    add(QKeySequence("F"), [this] {
-        choose(Mark::frame);
-        desk_.frame();
-    });
-    add(QKeySequence("Shift+F"), [this] {
-        choose(Mark::frame);
-        desk_.frame_side();
-    });
-    add(QKeySequence("R"), [this] {
-        choose(Mark::rehearse);
-        bed_->setFocus();
-    });
-    add(QKeySequence("Ctrl+Return"), [this] {
-        choose(Mark::burn);
-        ask_to_burn();
-    });
-}
-
 void MainWindow::choose_view(View view) {
     views_->setCurrentIndex(static_cast<int>(view));
     top_->show_view(view);
     // Undo means the history of what is looked at.
     const bool kept = view == View::recipes || view == View::swatches;
     history_.setActiveStack(kept ? &recipes_.history() : &document_.history());
+}
+
+/// Every widget looks its colours up in the window's roles: they change in place.
+void MainWindow::show_appearance() {
+    roles_ = appearance_.roles();
+    setStyleSheet(theme::style_sheet(roles_));
+    for (QWidget* widget : findChildren<QWidget*>())
+        widget->update();
+}
+
+void MainWindow::show_recipe(recipes::RecipeId id) {
+    choose_view(View::recipes);
+    recipes_view_->shelf().choose(id);
 }
 
 /// What is known of materials decides checks too.

@@ -3,6 +3,8 @@
 #include "art/art_desk.hpp"
 #include "art/inbox.hpp"
 #include "bed/bed_view.hpp"
+#include "commands/commands.hpp"
+#include "desktop/appearance.hpp"
 #include "desktop/desktop.hpp"
 #include "document/autosave.hpp"
 #include "document/job_document.hpp"
@@ -30,6 +32,7 @@
 
 namespace chalkline::app {
 
+class RecipesView;
 class SwatchesView;
 
 /// How the window begins.
@@ -73,6 +76,8 @@ class MainWindow : public QWidget {
     void choose(Mark mark);
     void choose_view(View view);
     RecipeDesk& recipes() { return recipes_; }
+    Appearance& appearance() { return appearance_; }
+    const Commands& commands() const { return commands_; }
     /// Starts the simulated machine and connects to it.
     void connect_sample_machine();
     void show_message(const wording::Message& message) { strip_->show_message(message); }
@@ -86,7 +91,10 @@ class MainWindow : public QWidget {
  private:
     void build();
     QWidget* make_swatches(const TrayContext& context);
-    void add_shortcuts();
+    void add_commands();
+    void add_found_things();
+    void show_appearance();
+    void show_recipe(recipes::RecipeId id);
     void show_line();
     int questions_waiting() const;
     void paste();
@@ -101,6 +109,7 @@ class MainWindow : public QWidget {
     bool escape_pressed();
 
     WindowOptions options_;
+    Appearance appearance_;
     theme::Roles roles_;
     JobDocument document_;
     PlanKeeper plans_;
@@ -128,6 +137,8 @@ class MainWindow : public QWidget {
     QStackedWidget *views_ = nullptr, *trays_ = nullptr;
     StepsTray* steps_tray_ = nullptr;
     SwatchesView* swatches_ = nullptr;
+    RecipesView* recipes_view_ = nullptr;
+    Commands commands_{this};
     MachineRail* rail_ = nullptr;
     bool hold_asked_ = false;  ///< the first Esc was pressed; the next one stops
     bool hold_seen_ = false;

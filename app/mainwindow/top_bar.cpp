@@ -43,6 +43,10 @@ TopBar::TopBar(JobDocument& document, QUndoGroup& history, const theme::Roles& r
     redo_ = add(tr("Redo"), {});
     connect(undo_, &QPushButton::clicked, this, [this] { history_.activeStack()->undo(); });
     connect(redo_, &QPushButton::clicked, this, [this] { history_.activeStack()->redo(); });
+    row->addSpacing(10);
+    connect(add(tr("Find…"), tr("Find any command, job or recipe (Ctrl+K)")), &QPushButton::clicked, this,
+            &TopBar::find_wanted);
+    connect(add(tr("Settings"), tr("Settings (Ctrl+,)")), &QPushButton::clicked, this, &TopBar::settings_wanted);
     row->addStretch(1);
     title_ = new QLabel(this);
     title_->setTextFormat(Qt::RichText);

@@ -27,6 +27,8 @@ class TopBar : public QWidget {
     void open_wanted();
     void save_wanted();
     void export_wanted();
+    void find_wanted();
+    void settings_wanted();
 
  protected:
     void paintEvent(QPaintEvent*) override;

@@ -14,13 +14,15 @@ QColor mixed(const QColor& a, const QColor& b, double share) {
 
 }  // namespace
 
+QColor colour_of_darkness(double darkness, const theme::Roles& roles) {
+    return darkness >= 0 ? mixed(roles.stock, roles.burn.back(), std::min(darkness, 1.0))
+                         : mixed(roles.stock, Qt::white, std::min(-darkness, 1.0));
+}
+
 QColor swatch_colour(const swatches::Cell& cell, const swatches::CardBurn* burn, const steps::Beam& beam,
                      const theme::Roles& roles) {
-    if (const auto* result = burn ? burn->at_place(cell.place) : nullptr; result && result->measured) {
-        const double darkness = result->measured->darkness;
-        return darkness >= 0 ? mixed(roles.stock, roles.burn.back(), std::min(darkness, 1.0))
-                             : mixed(roles.stock, Qt::white, std::min(-darkness, 1.0));
-    }
+    if (const auto* result = burn ? burn->at_place(cell.place) : nullptr; result && result->measured)
+        return colour_of_darkness(result->measured->darkness, roles);
     const double line = steps::dose(cell.settings, beam) * cell.settings.passes;
     return mixed(roles.stock, roles.burn_tone(steps::burn_tone(line)), cell.share);
 }

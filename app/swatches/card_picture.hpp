@@ -9,6 +9,9 @@
 
 namespace chalkline::app {
 
+/// What bare material becomes with a darkness (swatches::Measured).
+QColor colour_of_darkness(double darkness, const theme::Roles& roles);
+
 /// How a swatch will look, or looked where it was measured in this burn: from the material towards burnt.
 QColor swatch_colour(const swatches::Cell& cell, const swatches::CardBurn* burn, const steps::Beam& beam,
                      const theme::Roles& roles);

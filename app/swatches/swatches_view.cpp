@@ -70,10 +70,7 @@ SwatchesView::SwatchesView(const TrayContext& context, std::shared_ptr<const Sur
     row->addWidget(side_);
     all->addLayout(row, 1);
 
-    connect(book_, &CardBook::chose, this, [this](const std::string& code) {
-        desk_.choose(code);
-        choose_page(desk_.burn() ? Page::read : Page::design);
-    });
+    connect(book_, &CardBook::chose, this, &SwatchesView::show_card);
     connect(book_, &CardBook::print_wanted, this, &SwatchesView::print_book);
     connect(fresh, &NewCardPanel::made, this, [this] { choose_page(Page::design); });
     connect(place, &PlacePanel::bed_wanted, this, &SwatchesView::put_on_bed);
@@ -127,6 +124,11 @@ QWidget* SwatchesView::make_bar() {
         choose_page(Page::book);
     });
     return bar;
+}
+
+void SwatchesView::show_card(const std::string& code) {
+    desk_.choose(code);
+    choose_page(desk_.burn() ? Page::read : Page::design);
 }
 
 void SwatchesView::choose_page(Page page) {

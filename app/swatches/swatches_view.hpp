@@ -18,6 +18,8 @@ class SwatchesView : public QWidget {
     SwatchDesk& desk() { return desk_; }
     CardCanvas& canvas() { return *canvas_; }
     void choose_page(Page page);
+    /// Looks at a card: where it was burned, as it is read.
+    void show_card(const std::string& code);
 
  Q_SIGNALS:
     void message(const chalkline::wording::Message& message);

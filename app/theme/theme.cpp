@@ -45,6 +45,28 @@ Roles light() {
                      QColor("#5b3217"), QColor("#33190b")}};
 }
 
+Roles evening() {
+    Roles roles = light();
+    roles.paper = "#1f272e";
+    roles.card = "#29323a";
+    roles.bench = "#13181c";
+    roles.hairline = "#3d4852";
+    roles.grid = "#2d373f";
+    roles.text = "#e9edf0";
+    roles.quiet = "#b2bcc4";
+    roles.control = "#8b97a2";
+    roles.accent = "#79b4e6";
+    roles.accent_soft = "#2f4558";
+    roles.accent_text = "#0f1d29";
+    roles.attention = "#d9994a";
+    roles.attention_text = "#f0b463";
+    roles.bed = "#222a30";
+    roles.stock = "#c8a874";
+    roles.stock_edge = "#e0bd84";
+    roles.wire_paper = "#12171b";
+    return roles;
+}
+
 namespace {
 
 QFont made(const QString& family, int pixels, QFont::Weight weight) {
@@ -115,7 +137,10 @@ QSlider::handle:horizontal:focus { border: 2px solid @accent; }
 QCheckBox { spacing: 7px; }
 QCheckBox::indicator { width: 15px; height: 15px; border: 1px solid @control; border-radius: 3px; background: @card; }
 QCheckBox::indicator:checked { background: @accent; border-color: @accent; image: url(:/icons/check.svg); }
-QCheckBox:focus { color: @accent; }
+QCheckBox:focus, QRadioButton:focus { color: @accent; }
+QRadioButton { spacing: 7px; }
+QRadioButton::indicator { width: 13px; height: 13px; border: 1px solid @control; border-radius: 7px; background: @card; }
+QRadioButton::indicator:checked { border: 4px solid @accent; width: 7px; height: 7px; }
 QPlainTextEdit#wireLog { background: @wire_paper; color: @wire_text; border: none; border-radius: 5px; padding: 6px; }
 QWidget#recipesView, QScrollArea#shelfScroll { background: @bed; border: none; }
 QWidget#proofView { background: @bench; }

@@ -24,6 +24,8 @@ struct Roles {
 };
 
 Roles light();
+/// The same roles for a dark room. Rail and burn tones stay: material does not change its colour in the evening.
+Roles evening();
 
 /// The type sizes of the house, px.
 inline constexpr int tiny = 11, small = 12, normal = 13, large = 17, huge = 34;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/rehearse_tray.hpp"
 
+#include "swatches/expected_look.hpp"
 #include "trays/compare_panel.hpp"
 #include "widgets/controls.hpp"
 
@@ -297,8 +298,36 @@ void RehearseTray::show_dose(bool on) {
         });
 }
 
+/// A patch of the colour the step will have, with where it is known from; null where no card says.
+QWidget* RehearseTray::make_look(const job::Step& step, QWidget* parent) const {
+    const auto& stock = context_.document.job().stock;
+    if (!stock || !step.on) return nullptr;
+    const double dose = steps::whole_dose(step.settings, context_.machine.profile().beam);
+    const auto look = expected_look(context_.recipes, context_.recipes.wish_for(*stock, step.settings.kind), dose,
+                                    context_.roles);
+    if (!look) return nullptr;
+    auto* line = new QWidget(parent);
+    auto* row = new QHBoxLayout(line);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(8);
+    auto* patch = new QLabel(line);
+    QPixmap colour(28, 18);
+    colour.fill(look->colour);
+    patch->setPixmap(colour);
+    patch->setAccessibleName(tr("How it will look"));
+    row->addWidget(patch);
+    row->addWidget(make_label(tr("%1 as dark as this: darkness %2 ± %3, by card %4")
+                                  .arg(wording::name(step.settings.kind))
+                                  .arg(look->darkness, 0, 'f', 2)
+                                  .arg(look->scatter, 0, 'f', 2)
+                                  .arg(QString::fromStdString(look->card)),
+                              Tone::plain, line),
+                   1);
+    return line;
+}
+
 /// The step's dose against what is known to come out well on this piece.
-QString RehearseTray::expected_look(const job::Step& step) const {
+QString RehearseTray::dose_against_recipes(const job::Step& step) const {
     const auto known = context_.recipes.fitting(context_.document.job(), step.settings.kind);
     const auto& beam = context_.machine.profile().beam;
     if (known.empty()) return {};
@@ -327,8 +356,10 @@ void RehearseTray::show_hot(const planning::DoseGrid& dose) {
         rows->addWidget(button, 0, Qt::AlignLeft);
     }
     for (const job::Step& step : context_.document.job().steps)
-        if (const QString look = expected_look(step); step.on && !look.isEmpty())
-            rows->addWidget(make_label(look, Tone::plain, hot_));
+        if (QWidget* look = make_look(step, hot_))
+            rows->addWidget(look);
+        else if (const QString against = dose_against_recipes(step); step.on && !against.isEmpty())
+            rows->addWidget(make_label(against, Tone::plain, hot_));
     const bool any = !dose.hot.empty();
     rows->addWidget(make_label(any ? tr("More than its step usually lays down: lines that cross or lie on one another, "
                                         "or corners under a constant beam.")

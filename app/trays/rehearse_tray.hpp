@@ -34,7 +34,8 @@ class RehearseTray : public QWidget {
     void show_gains(const std::vector<planning::Gain>& gains);
     void show_dose(bool on);
     void show_hot(const planning::DoseGrid& dose);
-    QString expected_look(const job::Step& step) const;
+    QWidget* make_look(const job::Step& step, QWidget* parent) const;
+    QString dose_against_recipes(const job::Step& step) const;
 
     TrayContext context_;
     QLabel *total_, *learned_, *note_, *moment_;

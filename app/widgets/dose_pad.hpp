@@ -61,6 +61,7 @@ class DosePad : public QWidget {
     Choice choice_at(QPointF place, Qt::KeyboardModifiers keys) const;
     const DoseMark* mark_at(QPointF place) const;
     void take(const Choice& choice, bool going_on);
+    void describe();
     void draw_bands();
     void draw_axes(QPainter& painter) const;
     void draw_limits(QPainter& painter) const;

@@ -2,6 +2,7 @@
 // Swatch cards by mouse and keys: from a new material to a recipe in a step.
 #include "recipes/dose_marks.hpp"
 #include "support/workbench.hpp"
+#include "swatches/expected_look.hpp"
 #include "swatches/swatches_view.hpp"
 #include "widgets/dose_pad.hpp"
 
@@ -205,6 +206,15 @@ TEST_CASE("from a new material to a recipe in a step by a card that is burned an
     REQUIRE(driver.click("Use"));
     const auto& steps = driver->document().job().steps;
     CHECK(std::any_of(steps.begin(), steps.end(), [&](const job::Step& step) { return step.settings == kept.settings; }));
+
+    // The rehearsal says how such a step will look on this material.
+    const recipes::Wish wish{driver->recipes().machine(), "Pear wood", kept.thickness, steps::StepKind::engrave};
+    const auto look = app::expected_look(
+        driver->recipes(), wish, steps::whole_dose(kept.settings, driver->recipes().machine().beam), app::theme::light());
+    REQUIRE(look);
+    CHECK(look->card == code);
+    CHECK(look->darkness == Approx(cards.result({1, 1})->measured->darkness).margin(0.05));
+    CHECK_FALSE(app::expected_look(driver->recipes(), wish, 1e6, app::theme::light()));
 
     // And a finer card round it.
     REQUIRE(driver.click("Finer card around this one"));

@@ -25,23 +25,26 @@ double contrast(const QColor& a, const QColor& b) {
 }  // namespace
 
 TEST_CASE("text can be read on what it stands on, borders can be seen") {
-    const auto r = theme::light();
-    for (const QColor& paper : {r.paper, r.card}) {
-        CHECK(contrast(r.text, paper) >= 4.5);
-        CHECK(contrast(r.quiet, paper) >= 4.5);
-        CHECK(contrast(r.accent, paper) >= 4.5);
-        CHECK(contrast(r.attention_text, paper) >= 4.5);
-        CHECK(contrast(r.control, paper) >= 3);
+    for (const auto& r : {theme::light(), theme::evening()}) {
+        CAPTURE(r.paper.name().toStdString());
+        for (const QColor& paper : {r.paper, r.card}) {
+            CHECK(contrast(r.text, paper) >= 4.5);
+            CHECK(contrast(r.quiet, paper) >= 4.5);
+            CHECK(contrast(r.accent, paper) >= 4.5);
+            CHECK(contrast(r.attention_text, paper) >= 4.5);
+            CHECK(contrast(r.control, paper) >= 3);
+        }
+        CHECK(contrast(r.text, r.accent_soft) >= 4.5);
+        CHECK(contrast(r.quiet, r.bench) >= 4.5);
+        CHECK(contrast(r.quiet, r.bed) >= 4.5);
+        CHECK(contrast(r.rail_text, r.rail) >= 4.5);
+        CHECK(contrast(r.rail_quiet, r.rail) >= 4.5);
+        CHECK(contrast(r.rail_text, r.rail_raised) >= 4.5);
+        CHECK(contrast(r.rail_dim, r.rail) >= 3);  // disabled, but still to be read
+        CHECK(contrast(r.accent_text, r.accent) >= 4.5);
+        CHECK(contrast(r.danger_text, r.danger) >= 4.5);
+        CHECK(contrast(r.wire_text, r.wire_paper) >= 4.5);
     }
-    CHECK(contrast(r.quiet, r.bench) >= 4.5);
-    CHECK(contrast(r.quiet, r.bed) >= 4.5);
-    CHECK(contrast(r.rail_text, r.rail) >= 4.5);
-    CHECK(contrast(r.rail_quiet, r.rail) >= 4.5);
-    CHECK(contrast(r.rail_text, r.rail_raised) >= 4.5);
-    CHECK(contrast(r.rail_dim, r.rail) >= 3);  // disabled, but still to be read
-    CHECK(contrast(r.accent_text, r.accent) >= 4.5);
-    CHECK(contrast(r.danger_text, r.danger) >= 4.5);
-    CHECK(contrast(r.wire_text, r.wire_paper) >= 4.5);
 }
 
 TEST_CASE("burn tones darken step by step") {

@@ -93,5 +93,26 @@ int main(int argc, char** argv) {
     desk.judge("Verdict", [](swatches::CellResult& result) { result.verdict = swatches::Verdict::charred; });
     desk.choose_cell(swatches::CellPlace{4, 3});
     take("swatch-read");
+    QTest::keyClick(&window, Qt::Key_K, Qt::ControlModifier);
+    QTest::qWait(50);
+    QTest::keyClicks(QApplication::focusWidget(), "birch");
+    take("find");
+    QTest::keyClick(QApplication::focusWidget(), Qt::Key_Escape);
+    QTest::keyClick(&window, Qt::Key_K, Qt::ControlModifier | Qt::ShiftModifier);
+    take("keys");
+    QTest::keyClick(QApplication::focusWidget(), Qt::Key_Escape);
+    window.appearance().choose(app::Appearance::Choice::evening);
+    take("swatch-evening");
+    window.document().replace({}, {});
+    window.files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
+    if (!wait_for([&] { return !window.document().job().motifs.empty() && window.plans().ready(); })) return 1;
+    window.choose(app::Mark::steps);
+    QTest::mouseClick(window.steps_tray().cards()[0], Qt::LeftButton, {}, {100, 20});
+    take("evening");
+    QTest::keyClick(&window, Qt::Key_Comma, Qt::ControlModifier);
+    take("settings");
+    window.appearance().choose(app::Appearance::Choice::light);
+    window.resize(1100, 700);
+    take("small");
     return 0;
 }

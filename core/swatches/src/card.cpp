@@ -30,6 +30,16 @@ double width_of(const std::string& text, double height) {
     return static_cast<double>(text.size()) * height * letter_width;
 }
 
+/// Signs the letters of single strokes do not have, by those they have.
+std::string burnable(std::string text) {
+    constexpr std::array<std::pair<std::string_view, std::string_view>, 6> spelled{
+        {{"×", "x"}, {"·", "-"}, {"–", "-"}, {"—", "-"}, {"²", "2"}, {"µ", "u"}}};
+    for (const auto& [sign, word] : spelled)
+        for (auto at = text.find(sign); at != std::string::npos; at = text.find(sign))
+            text.replace(at, sign.size(), word);
+    return text;
+}
+
 std::string axis_title(const Axis& axis) {
     std::string words(to_text(axis.what));
     std::replace(words.begin(), words.end(), '-', ' ');
@@ -40,7 +50,7 @@ std::string axis_title(const Axis& axis) {
 /// What stands below: the machine, and the maker's note.
 std::string below_text(const Card& card) {
     const std::string machine = card.text.title ? card.machine : std::string();
-    return machine + (machine.empty() || card.note.empty() ? "" : " - ") + card.note;
+    return burnable(machine + (machine.empty() || card.note.empty() ? "" : " - ") + card.note);
 }
 
 /// The widest label of an axis, mm.
@@ -241,13 +251,13 @@ Layout layout_of(const Card& card, const steps::Beam& beam) {
 }
 
 std::string title_of(const Card& card) {
-    if (!card.title.empty()) return card.title;
+    if (!card.title.empty()) return burnable(card.title);
     std::string title = card.material.empty()
                             ? std::string()
                             : fmt::format("{} {} mm - ", card.material, format_number(card.thickness.mm(), 2));
     title += steps::to_text(card.settings.kind);
     if (!card.date.empty()) title += " - " + card.date;
-    return title;
+    return burnable(std::move(title));
 }
 
 std::string words_of(const Cell& cell, const Card& card) {
