@@ -16,7 +16,10 @@ constexpr int list_height = 330, page_height = 430, sheet_width = 520;  // px
 class SearchSheet : public Sheet {
  public:
     SearchSheet(const Commands& commands, QWidget* over)
-        : Sheet(tr("Find a command"), over), commands_(commands), field_(new QLineEdit(this)), list_(new QListWidget(this)) {
+        : Sheet(tr("Find a command"), over),
+          commands_(commands),
+          field_(new QLineEdit(this)),
+          list_(new QListWidget(this)) {
         setFixedWidth(sheet_width);
         field_->setPlaceholderText(tr("What do you want to do?"));
         field_->setAccessibleName(tr("Command to find"));

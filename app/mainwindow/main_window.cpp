@@ -232,7 +232,8 @@ void MainWindow::build() {
 
     connect(top_, &TopBar::view_chosen, this, &MainWindow::choose_view);
     connect(top_, &TopBar::find_wanted, this, [this] { open_command_search(commands_, views_->currentWidget()); });
-    connect(top_, &TopBar::settings_wanted, this, [this] { open_settings_sheet(appearance_, views_->currentWidget()); });
+    connect(top_, &TopBar::settings_wanted, this,
+            [this] { open_settings_sheet(appearance_, views_->currentWidget()); });
     connect(top_, &TopBar::new_wanted, files_, &JobFiles::new_job);
     connect(top_, &TopBar::open_wanted, files_, &JobFiles::ask_and_open);
     connect(top_, &TopBar::save_wanted, this, [this] { files_->save(); });

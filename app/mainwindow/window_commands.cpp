@@ -90,15 +90,15 @@ void MainWindow::add_found_things() {
     commands_.add_source([this] {
         std::vector<Command> cards;
         for (const swatches::CardRecord& record : recipes_.cards())
-            cards.push_back({QString::fromStdString(record.card.name.empty() ? swatches::title_of(record.card)
-                                                                             : record.card.name) +
-                                 ", " + QString::fromStdString(record.card.material),
-                             tr("Swatch card"),
-                             {},
-                             [this, code = record.card.code] {
-                                 choose_view(View::swatches);
-                                 swatches_->show_card(code);
-                             }});
+            cards.push_back(
+                {QString::fromStdString(record.card.name.empty() ? swatches::title_of(record.card) : record.card.name) +
+                     ", " + QString::fromStdString(record.card.material),
+                 tr("Swatch card"),
+                 {},
+                 [this, code = record.card.code] {
+                     choose_view(View::swatches);
+                     swatches_->show_card(code);
+                 }});
         return cards;
     });
 }

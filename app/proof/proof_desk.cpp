@@ -98,9 +98,8 @@ std::vector<PictureSubject> ProofDesk::subjects() const {
     std::vector<PictureSubject> found;
     for (const job::Motif& motif : job.motifs)
         for (std::size_t i = 0; i < motif.art->pictures.size(); ++i) {
-            const auto burned = std::find_if(job.steps.begin(), job.steps.end(), [&](const job::Step& step) {
-                return job.sent_picture(step, motif, i);
-            });
+            const auto burned = std::find_if(job.steps.begin(), job.steps.end(),
+                                             [&](const job::Step& step) { return job.sent_picture(step, motif, i); });
             found.push_back({motif.id, i, burned == job.steps.end() ? 0 : burned->id});
         }
     return found;

@@ -4,6 +4,7 @@
 #include "widgets/controls.hpp"
 
 #include <chalkline/machine/next_step.hpp>
+#include <chalkline/planning/time_model.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QHBoxLayout>
@@ -81,6 +82,10 @@ void MachineRail::follow() {
     const bool locked = idle && now.state == ControllerState::alarm;
     unlock_->setVisible(locked);
     home_->setEnabled(locked || (idle && now.state == ControllerState::idle));
+    const Duration homing =
+        planning::homing_time(machine_.profile(), now.position_sure ? now.position : std::optional<geometry::Point>());
+    home_->setToolTip(homing > Duration() ? tr("Find home, about %1").arg(wording::duration(homing))
+                                          : tr("This machine has no switches to find home by"));
     const bool held = now.state == ControllerState::hold || now.state == ControllerState::door;
     hold_->setVisible(now.can.hold);
     resume_->setVisible(now.can.hold);

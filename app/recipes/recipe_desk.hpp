@@ -18,8 +18,8 @@
 
 namespace chalkline::app {
 
-/// The recipes, routines, swatch cards and workshop rules of this user, as they stand in the store; every change of them goes through
-/// here, has a name and can be undone. Changes made by another Chalkline show within seconds.
+/// The recipes, routines, swatch cards and workshop rules of this user, as they stand in the store; every change of
+/// them goes through here, has a name and can be undone. Changes made by another Chalkline show within seconds.
 class RecipeDesk : public QObject {
     Q_OBJECT
  public:

@@ -183,8 +183,7 @@ void AxisEditor::choose_variable(int index) {
     if (!record) return;
     const int none = side_ == Side::rows ? 1 : 0;
     said_->hide();
-    if (index < none)
-        return desk_.change(tr("Change card"), [](swatches::Card& card) { card.rows.reset(); });
+    if (index < none) return desk_.change(tr("Change card"), [](swatches::Card& card) { card.rows.reset(); });
     const Variable what = offered(record->card)[static_cast<std::size_t>(index - none)];
     put(tr("Change card"), {swatches::proposed(what, record->card.settings.kind, desk_.ground()), {}});
 }

@@ -72,7 +72,8 @@ Result<void> write_card_book(const QString& file, const std::vector<swatches::Ca
             const auto& card = record.card;
             write(y, QString::fromStdString(card.name.empty() ? swatches::title_of(card) : card.name), 12,
                   QFont::DemiBold);
-            write(y + line * 1.4, wording::describe(card) + " · " + QString::fromStdString(card.code), 9, QFont::Normal);
+            write(y + line * 1.4, wording::describe(card) + " · " + QString::fromStdString(card.code), 9,
+                  QFont::Normal);
             double at = y + line * 3;
             for (const QString& finding : findings(record, beam)) {
                 if (at + line > y + picture) break;

@@ -132,9 +132,8 @@ void CardBook::fill() {
     rows->setSpacing(8);
     const auto cards = shown();
     if (cards.empty())
-        rows->addWidget(make_label(desk_.all().empty()
-                                       ? tr("No card yet. Say on the right what you want to find out.")
-                                       : tr("No card matches."),
+        rows->addWidget(make_label(desk_.all().empty() ? tr("No card yet. Say on the right what you want to find out.")
+                                                       : tr("No card matches."),
                                    Tone::quiet, inside_));
     QWidget* group = nullptr;
     QString material;

@@ -20,7 +20,7 @@ using swatches::Cell;
 using swatches::CellPlace;
 using swatches::Verdict;
 
-constexpr double margin = 28;      // px round the card
+constexpr double margin = 28;        // px round the card
 constexpr double largest_scale = 9;  // px a mm: a small card does not fill a large screen
 
 }  // namespace
@@ -54,8 +54,7 @@ void CardCanvas::show_photograph(bool shown) {
 CardCanvas::Fit CardCanvas::fit() const {
     const geometry::Point size = desk_.layout().size;
     if (size.x <= 0 || size.y <= 0) return {};
-    const double scale =
-        std::min({(width() - 2 * margin) / size.x, (height() - 2 * margin) / size.y, largest_scale});
+    const double scale = std::min({(width() - 2 * margin) / size.x, (height() - 2 * margin) / size.y, largest_scale});
     return {scale, {(width() - size.x * scale) / 2, (height() - size.y * scale) / 2}};
 }
 
@@ -72,8 +71,7 @@ QRectF CardCanvas::place_of(CellPlace place) const {
 
 QRectF CardCanvas::photo_rect() const {
     const auto& photo = *desk_.reader().waiting();
-    const double scale =
-        std::min((width() - 2 * margin) / photo.width, (height() - 2 * margin) / photo.height);
+    const double scale = std::min((width() - 2 * margin) / photo.width, (height() - 2 * margin) / photo.height);
     return {(width() - photo.width * scale) / 2, (height() - photo.height * scale) / 2, photo.width * scale,
             photo.height * scale};
 }
@@ -320,7 +318,8 @@ void CardCanvas::draw_verdict(QPainter& painter, const QRectF& box, Verdict verd
     painter.drawEllipse(middle, radius, radius);
     painter.setPen(QPen(good ? roles_.accent_text : roles_.text, 2, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
     if (good)
-        painter.drawPolyline(QPolygonF{middle + QPointF(-4, 0), middle + QPointF(-1, 3.5), middle + QPointF(4.5, -3.5)});
+        painter.drawPolyline(
+            QPolygonF{middle + QPointF(-4, 0), middle + QPointF(-1, 3.5), middle + QPointF(4.5, -3.5)});
     else
         painter.drawLine(middle + QPointF(-4, 0), middle + QPointF(swatches::is_through(verdict) ? 0 : 4, 0));
 }

@@ -29,7 +29,8 @@ Result<std::shared_ptr<const art::Artwork>> drawing_of(const job::Job& job, job:
     const geometry::Box box = job::bounds(alone);
     for (job::Motif& one : alone.motifs)
         one.place = geometry::Transform::move(-box.left, -box.bottom) * one.place;
-    auto art = art::read(std::make_shared<const std::string>(job::to_svg(alone, box.width(), box.height())), "motif.svg");
+    auto art =
+        art::read(std::make_shared<const std::string>(job::to_svg(alone, box.width(), box.height())), "motif.svg");
     if (!art) return tl::unexpected(art.error());
     return std::make_shared<const art::Artwork>(std::move(*art));
 }
@@ -66,9 +67,8 @@ template <class Get, class Set>
 ValueField* CardDesignPanel::bind(ValueField* field, Get get, Set set) {
     field->setFixedWidth(field_width);
     showers_.push_back([field, get](const Card& card) { field->show_value(get(card)); });
-    connect(field, &ValueField::committed, this, [this, set](double value) {
-        desk_.change(tr("Change card"), [&](Card& card) { set(card, value); });
-    });
+    connect(field, &ValueField::committed, this,
+            [this, set](double value) { desk_.change(tr("Change card"), [&](Card& card) { set(card, value); }); });
     return field;
 }
 
@@ -96,10 +96,11 @@ void CardDesignPanel::build_head() {
         tr("Name of the card"), tr("as it is titled"), [](const Card& card) { return card.name; },
         [](Card& card, std::string text) { card.name = std::move(text); }));
     auto* material = add_row(all_, tr("Material"));
-    material->addWidget(bind_text(
-                            tr("Material of the card"), tr("such as Birch ply"), [](const Card& card) { return card.material; },
-                            [](Card& card, std::string text) { card.material = std::move(text); }),
-                        1);
+    material->addWidget(
+        bind_text(
+            tr("Material of the card"), tr("such as Birch ply"), [](const Card& card) { return card.material; },
+            [](Card& card, std::string text) { card.material = std::move(text); }),
+        1);
     material->addWidget(bind(
         make_length_field(tr("Thickness of the card"), this), [](const Card& card) { return card.thickness.mm(); },
         [](Card& card, double mm) { card.thickness = Length::mm(mm); }));
@@ -176,9 +177,8 @@ void CardDesignPanel::rebuild_rest() {
                   [](StepSettings& s, double v) { s.passes = static_cast<int>(v); });
     air_ = new QCheckBox(tr("Air assist"), rest_fields_);
     rows->addWidget(air_);
-    connect(air_, &QCheckBox::clicked, this, [this](bool on) {
-        desk_.change(tr("Change card"), [on](Card& card) { card.settings.air = on; });
-    });
+    connect(air_, &QCheckBox::clicked, this,
+            [this](bool on) { desk_.change(tr("Change card"), [on](Card& card) { card.settings.air = on; }); });
     details_ = new StepDetails(kind, context_, rest_fields_);
     rows->addWidget(details_);
     connect(details_, &StepDetails::changed, this, [this](const SettingChange& change) {
@@ -241,7 +241,8 @@ void CardDesignPanel::take_motif() {
     const job::Job& job = context_.document.job();
     const auto& chosen = context_.placing.chosen();
     if (job.motifs.empty()) {
-        Q_EMIT desk_.message({tr("There is no drawing in the job"), {}, tr("Bring one in, choose it on the bed, then come back.")});
+        Q_EMIT desk_.message(
+            {tr("There is no drawing in the job"), {}, tr("Bring one in, choose it on the bed, then come back.")});
         return follow();
     }
     const auto art = drawing_of(job, chosen.empty() ? job.last_motif() : chosen.front());
@@ -320,8 +321,9 @@ void CardDesignPanel::follow() {
     const StepSettings& settings = card.settings;
     {
         const QSignalBlocker quiet(kind_);
-        kind_->setCurrentIndex(static_cast<int>(std::find(std::begin(steps::all_kinds), std::end(steps::all_kinds), settings.kind) -
-                                                std::begin(steps::all_kinds)));
+        kind_->setCurrentIndex(
+            static_cast<int>(std::find(std::begin(steps::all_kinds), std::end(steps::all_kinds), settings.kind) -
+                             std::begin(steps::all_kinds)));
     }
     if (rest_for_ != settings.kind) rebuild_rest();
     const auto show_field = [&](ValueField* field, swatches::Variable what, bool useful, double value) {
@@ -343,7 +345,8 @@ void CardDesignPanel::follow() {
     }
     parts_->setCurrentIndex(static_cast<int>(card.parts));
     const auto& cells = desk_.layout().cells;
-    const auto out = std::count_if(cells.begin(), cells.end(), [](const swatches::Cell& cell) { return cell.left_out; });
+    const auto out =
+        std::count_if(cells.begin(), cells.end(), [](const swatches::Cell& cell) { return cell.left_out; });
     left_out_->setText(out > 0 ? tr("%n swatches left out.", nullptr, static_cast<int>(out))
                                : tr("A second click on a swatch, or Space, leaves it out."));
     back_in_->setVisible(!card.left_out.empty());

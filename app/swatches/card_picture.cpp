@@ -8,7 +8,9 @@ namespace chalkline::app {
 namespace {
 
 QColor mixed(const QColor& a, const QColor& b, double share) {
-    const auto between = [share](int from, int to) { return static_cast<int>(std::lround(from + (to - from) * share)); };
+    const auto between = [share](int from, int to) {
+        return static_cast<int>(std::lround(from + (to - from) * share));
+    };
     return {between(a.red(), b.red()), between(a.green(), b.green()), between(a.blue(), b.blue())};
 }
 

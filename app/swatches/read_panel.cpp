@@ -82,19 +82,20 @@ void ReadPanel::build_burns(QVBoxLayout* all) {
     over_->setFixedWidth(44);
     over->addWidget(over_);
     all->addWidget(over_box_);
-    marks_ = make_label(tr("The corner marks were not found. Click on them in the picture: first the ring, then on round "
-                           "the card. Backspace takes a click back."),
-                        Tone::attention, this);
+    marks_ =
+        make_label(tr("The corner marks were not found. Click on them in the picture: first the ring, then on round "
+                      "the card. Backspace takes a click back."),
+                   Tone::attention, this);
     marks_->setWordWrap(true);
     all->addWidget(marks_);
-    connect(burns_, &QComboBox::activated, this, [this](int index) {
-        desk_.choose_burn(static_cast<int>(desk_.record()->burns.size()) - 1 - index);
-    });
+    connect(burns_, &QComboBox::activated, this,
+            [this](int index) { desk_.choose_burn(static_cast<int>(desk_.record()->burns.size()) - 1 - index); });
     connect(by_hand_, &QPushButton::clicked, this, [this] { desk_.add_burn(); });
     connect(gone_, &QPushButton::clicked, this, [this] { desk_.remove_burn(); });
     connect(over_, &ValueField::committed, this, [this](double times) {
-        desk_.change_burn(tr("Burned over itself"),
-                          [times](CardBurn& burn) { burn.over = static_cast<int>(std::lround(std::min(times, 99.0))); });
+        desk_.change_burn(tr("Burned over itself"), [times](CardBurn& burn) {
+            burn.over = static_cast<int>(std::lround(std::min(times, 99.0)));
+        });
     });
     connect(from_photo, &QPushButton::clicked, this, &ReadPanel::photo_wanted);
     connect(bed_picture_, &QPushButton::clicked, this, &ReadPanel::bed_picture_wanted);
@@ -140,9 +141,8 @@ void ReadPanel::build_swatch(QVBoxLayout* all) {
     last->addWidget(unmeasured_);
     inside->addLayout(last);
     all->addWidget(swatch_box_);
-    connect(unmeasured_, &QPushButton::clicked, this, [this] {
-        desk_.judge(tr("Not as measured"), [](CellResult& result) { result.measured.reset(); });
-    });
+    connect(unmeasured_, &QPushButton::clicked, this,
+            [this] { desk_.judge(tr("Not as measured"), [](CellResult& result) { result.measured.reset(); }); });
     const auto keep_text = [this](QLineEdit* field, std::string CellResult::*part) {
         connect(field, &QLineEdit::editingFinished, this, [this, field, part] {
             if (!field->isModified()) return;
@@ -154,9 +154,8 @@ void ReadPanel::build_swatch(QVBoxLayout* all) {
     keep_text(words_, &CellResult::words);
     keep_text(note_, &CellResult::note);
     connect(depth_, &ValueField::committed, this, [this](double mm) {
-        desk_.judge(tr("Depth of a swatch"), [mm](CellResult& result) {
-            result.depth = mm > 0 ? std::optional(mm) : std::nullopt;
-        });
+        desk_.judge(tr("Depth of a swatch"),
+                    [mm](CellResult& result) { result.depth = mm > 0 ? std::optional(mm) : std::nullopt; });
     });
 }
 
@@ -226,8 +225,8 @@ void ReadPanel::build_next(QVBoxLayout* all) {
         desk_.judge(tr("Verdict on a swatch"), [good](CellResult& result) {
             if (result.verdict == Verdict::none) result.verdict = good;
         });
-        kept_->setText(tr("Kept: %1 for %2.")
-                           .arg(settings_in_short(recipe->settings), QString::fromStdString(recipe->material)));
+        kept_->setText(
+            tr("Kept: %1 for %2.").arg(settings_in_short(recipe->settings), QString::fromStdString(recipe->material)));
     });
     connect(finer_, &QPushButton::clicked, this, &ReadPanel::finer_wanted);
     connect(use_, &QPushButton::clicked, this, [this] {
@@ -278,15 +277,17 @@ void ReadPanel::show_swatch() {
     finer_->setEnabled(cell != nullptr);
     const auto& steps = document_.job().steps;
     const auto kind = desk_.record()->card.settings.kind;
-    use_->setEnabled(keep_->isEnabled() && document_.job().card.empty() &&
-                     std::any_of(steps.begin(), steps.end(), [kind](const job::Step& step) { return step.settings.kind == kind; }));
+    use_->setEnabled(
+        keep_->isEnabled() && document_.job().card.empty() &&
+        std::any_of(steps.begin(), steps.end(), [kind](const job::Step& step) { return step.settings.kind == kind; }));
     if (!cell) {
         swatch_->setText(tr("Which one is best?"));
         more_->setText(tr("Click on a swatch, or go there with the arrow keys, and say how it came out."));
         return;
     }
-    swatch_->setText(tr("%1 at %2").arg(QString::fromStdString(format_speed(cell->settings.speed, SpeedUnit::mm_per_min)),
-                                        QString::fromStdString(format_power(cell->settings.power))));
+    swatch_->setText(tr("%1 at %2")
+                         .arg(QString::fromStdString(format_speed(cell->settings.speed, SpeedUnit::mm_per_min)),
+                              QString::fromStdString(format_power(cell->settings.power))));
     const CardBurn* burn = desk_.burn();
     const CellResult* result = burn ? burn->at_place(cell->place) : nullptr;
     const int passes = cell->settings.passes * (burn ? burn->over + 1 : 1);
@@ -322,13 +323,16 @@ QString ReadPanel::curve_words() const {
     const auto points = swatches::dose_points(desk_.layout(), *desk_.burn());
     const auto curve = swatches::curve_of(points);
     if (points.empty())
-        return tr("Take a picture of the card from above, with all four corner marks in it, or judge the swatches by eye.");
+        return tr(
+            "Take a picture of the card from above, with all four corner marks in it, or judge the swatches by eye.");
     if (!curve) return tr("The measured swatches do not differ enough for a curve.");
     const QString unit = dose_unit(desk_.record()->card.settings.kind);
     QString text = tr("%n swatches, within %1 of the curve.", nullptr, static_cast<int>(points.size()))
                        .arg(number(curve->scatter, 2));
     if (const auto chars = curve->chars_from())
-        text += " " + tr("Darkness stops rising past %1 %2: more only chars.").arg(number(std::round(*chars / 10) * 10, 0), unit);
+        text +=
+            " " +
+            tr("Darkness stops rising past %1 %2: more only chars.").arg(number(std::round(*chars / 10) * 10, 0), unit);
     return text;
 }
 

@@ -10,8 +10,8 @@
 
 namespace chalkline::app {
 
-/// A burned card is read: which burn, from a photograph or by eye, a verdict for the chosen swatch, what all of them say
-/// together, and what becomes of the best.
+/// A burned card is read: which burn, from a photograph or by eye, a verdict for the chosen swatch, what all of them
+/// say together, and what becomes of the best.
 class ReadPanel : public QWidget {
     Q_OBJECT
  public:

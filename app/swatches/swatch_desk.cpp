@@ -94,8 +94,11 @@ void SwatchDesk::remove() {
 }
 
 swatches::Ground SwatchDesk::ground() const {
-    swatches::Ground ground{machine_.profile(), {}, Length::mm(3),
-                            QDate::currentDate().toString(Qt::ISODate).toStdString(), *recipes_.all()};
+    swatches::Ground ground{machine_.profile(),
+                            {},
+                            Length::mm(3),
+                            QDate::currentDate().toString(Qt::ISODate).toStdString(),
+                            *recipes_.all()};
     if (const auto* shown = record()) {
         ground.material = shown->card.material;
         ground.thickness = shown->card.thickness;
@@ -152,14 +155,12 @@ void SwatchDesk::follow() {
 void SwatchDesk::work_out() {
     if (!record()) return;
     layout_ = swatches::layout_of(record()->card, machine_.profile().beam);
-    working_.start(
-        [card = record()->card, machine = machine_.profile(), surroundings = surroundings_](const Watch& watch) {
-            return worked_out(card, machine, *surroundings, watch);
-        },
-        [this](WorkedCard worked) {
-            worked_ = std::move(worked);
-            Q_EMIT changed();
-        });
+    working_.start([card = record()->card, machine = machine_.profile(), surroundings = surroundings_](
+                       const Watch& watch) { return worked_out(card, machine, *surroundings, watch); },
+                   [this](WorkedCard worked) {
+                       worked_ = std::move(worked);
+                       Q_EMIT changed();
+                   });
 }
 
 // ---------------------------------------------------------------- what was burned
@@ -251,11 +252,11 @@ void SwatchDesk::take(const CardReader::Reading& reading) {
     if (shown_again || !burn()) return Q_EMIT looked();
     const QImage photo = pictures::view_of(*reading.photo);
     const double scale = std::min(1.0, static_cast<double>(largest_photo) / std::max(photo.width(), photo.height()));
-    const QString name = QString("card-%1-%2.jpg")
-                             .arg(QString::fromStdString(code_), QString::fromStdString(burn()->at).remove(':'));
+    const QString name =
+        QString("card-%1-%2.jpg").arg(QString::fromStdString(code_), QString::fromStdString(burn()->at).remove(':'));
     const QString path = photo_folder() + "/" + name;
-    const QImage kept = scale < 1 ? photo.scaled(photo.size() * scale, Qt::KeepAspectRatio, Qt::SmoothTransformation)
-                                  : photo;
+    const QImage kept =
+        scale < 1 ? photo.scaled(photo.size() * scale, Qt::KeepAspectRatio, Qt::SmoothTransformation) : photo;
     if (!QDir().mkpath(photo_folder()) || !kept.save(path, "JPEG", 90))
         Q_EMIT message({tr("The photograph cannot be kept"), path, tr("What was read of it is kept all the same.")});
     straight_of_ = name.toStdString();

@@ -62,7 +62,8 @@ SwatchesView::SwatchesView(const TrayContext& context, std::shared_ptr<const Sur
     auto* fresh = new NewCardPanel(desk_, context.document, this);
     auto* place = new PlacePanel(desk_, context.document, this);
     read_ = new ReadPanel(desk_, context.document, context.recipes, context.machine, context.roles, this);
-    for (QWidget* panel : std::initializer_list<QWidget*>{fresh, new CardDesignPanel(desk_, context, this), place, read_})
+    for (QWidget* panel :
+         std::initializer_list<QWidget*>{fresh, new CardDesignPanel(desk_, context, this), place, read_})
         side_->addWidget(make_tray_page(panel));
     auto* row = new QHBoxLayout;
     row->setSpacing(0);
@@ -156,8 +157,7 @@ void SwatchesView::follow() {
 
 QString SwatchesView::facts() const {
     const auto* record = desk_.record();
-    if (page_ == Page::book || !record)
-        return tr("%n cards", nullptr, static_cast<int>(desk_.all().size()));
+    if (page_ == Page::book || !record) return tr("%n cards", nullptr, static_cast<int>(desk_.all().size()));
     QString text = (record->card.name.empty() ? QString() : QString::fromStdString(record->card.name) + " · ") +
                    wording::describe(record->card);
     const auto* burn = desk_.burn();
@@ -189,7 +189,8 @@ void SwatchesView::save_job() {
              [this](const QString& file) {
                  if (!desk_.record()) return;
                  const auto job = desk_.job(false);
-                 const auto done = job ? job::save(*job, file.toStdString()) : Result<void>(tl::unexpected(job.error()));
+                 const auto done =
+                     job ? job::save(*job, file.toStdString()) : Result<void>(tl::unexpected(job.error()));
                  if (!done) Q_EMIT message(wording::describe(done.error()));
              });
 }

@@ -303,8 +303,8 @@ QWidget* RehearseTray::make_look(const job::Step& step, QWidget* parent) const {
     const auto& stock = context_.document.job().stock;
     if (!stock || !step.on) return nullptr;
     const double dose = steps::whole_dose(step.settings, context_.machine.profile().beam);
-    const auto look = expected_look(context_.recipes, context_.recipes.wish_for(*stock, step.settings.kind), dose,
-                                    context_.roles);
+    const auto look =
+        expected_look(context_.recipes, context_.recipes.wish_for(*stock, step.settings.kind), dose, context_.roles);
     if (!look) return nullptr;
     auto* line = new QWidget(parent);
     auto* row = new QHBoxLayout(line);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Commands by name and keys, the colours of the evening, and what a screen reader finds.
 #include "commands/commands.hpp"
+
 #include "desktop/appearance.hpp"
 #include "proof/proof_view.hpp"
 #include "recipes/recipe_shelf.hpp"
@@ -47,9 +48,9 @@ QStringList nameless(QWidget& root) {
         QAccessibleInterface* seen = QAccessible::queryAccessibleInterface(widget);
         const QString name = seen ? seen->text(QAccessible::Name) : QString();
         if (!seen || name.trimmed().isEmpty() || seen->role() == QAccessible::NoRole)
-            found << QString("%1 in %2").arg(widget->metaObject()->className(),
-                                             widget->parentWidget() ? widget->parentWidget()->metaObject()->className()
-                                                                    : "");
+            found << QString("%1 in %2")
+                         .arg(widget->metaObject()->className(),
+                              widget->parentWidget() ? widget->parentWidget()->metaObject()->className() : "");
     }
     return found;
 }
@@ -146,7 +147,8 @@ class PreferencePortal : public QObject {
         const bool known = group == "org.freedesktop.appearance" && key == "color-scheme";
         // As portals of today answer it: a variant in a variant.
         return QDBusVariant(QVariant::fromValue(QDBusVariant(known ? scheme : 0U)));
-    }};
+    }
+};
 
 TEST_CASE("the desktop's preference is asked for and followed") {
     QProcess bus;
@@ -157,8 +159,7 @@ TEST_CASE("the desktop's preference is asked for and followed") {
     PreferencePortal portal;
     auto served = QDBusConnection::connectToBus(address, "preference portal");
     REQUIRE(served.registerService("org.freedesktop.portal.Desktop"));
-    REQUIRE(served.registerObject("/org/freedesktop/portal/desktop", &portal,
-                                  QDBusConnection::ExportAllSlots));
+    REQUIRE(served.registerObject("/org/freedesktop/portal/desktop", &portal, QDBusConnection::ExportAllSlots));
     Appearance appearance(QDBusConnection::connectToBus(address, "preference"));
     CHECK(wait_for([&] { return appearance.is_evening(); }));
     auto changed = QDBusMessage::createSignal("/org/freedesktop/portal/desktop", "org.freedesktop.portal.Settings",

@@ -205,12 +205,14 @@ TEST_CASE("from a new material to a recipe in a step by a card that is burned an
     REQUIRE(press_enabled(driver, "Use in step…"));
     REQUIRE(driver.click("Use"));
     const auto& steps = driver->document().job().steps;
-    CHECK(std::any_of(steps.begin(), steps.end(), [&](const job::Step& step) { return step.settings == kept.settings; }));
+    CHECK(
+        std::any_of(steps.begin(), steps.end(), [&](const job::Step& step) { return step.settings == kept.settings; }));
 
     // The rehearsal says how such a step will look on this material.
     const recipes::Wish wish{driver->recipes().machine(), "Pear wood", kept.thickness, steps::StepKind::engrave};
-    const auto look = app::expected_look(
-        driver->recipes(), wish, steps::whole_dose(kept.settings, driver->recipes().machine().beam), app::theme::light());
+    const auto look =
+        app::expected_look(driver->recipes(), wish, steps::whole_dose(kept.settings, driver->recipes().machine().beam),
+                           app::theme::light());
     REQUIRE(look);
     CHECK(look->card == code);
     CHECK(look->darkness == Approx(cards.result({1, 1})->measured->darkness).margin(0.05));

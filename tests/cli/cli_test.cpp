@@ -328,4 +328,3 @@ TEST_CASE("a swatch card from a spec is laid out, becomes a job and a program, a
     CHECK(run("swatch-read " + job + " " CHALKLINE_SAMPLES "/pears.png").code == 3);
     CHECK(run("swatch " + scratch.write("bad.json", R"({"columns": {"what": "mood"}})")).code == 3);
 }
-

@@ -84,9 +84,8 @@ TEST_CASE("a photograph that was cut short is shown as far as it goes, and that 
     const auto bytes = std::make_shared<const std::string>(whole.substr(0, whole.size() / 2));
     const auto art = art::read(bytes, "x.jpg", {}, outside);
     REQUIRE(art);
-    CHECK(std::any_of(art->remarks.begin(), art->remarks.end(), [](const auto& remark) {
-        return remark.notice.code == art::notice::picture_cut_short;
-    }));
+    CHECK(std::any_of(art->remarks.begin(), art->remarks.end(),
+                      [](const auto& remark) { return remark.notice.code == art::notice::picture_cut_short; }));
 }
 
 TEST_CASE("opacity is kept beside the colour over white") {

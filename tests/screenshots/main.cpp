@@ -3,7 +3,6 @@
 //     chalkline-screenshots FOLDER
 #include "machine/connection_sheet.hpp"
 #include "machine/profile_sheet.hpp"
-#include "machine/state_sheet.hpp"
 #include "mainwindow/main_window.hpp"
 #include "proof/proof_view.hpp"
 #include "recipes/recipe_shelf.hpp"
@@ -171,9 +170,6 @@ int main(int argc, char** argv) {
     for (auto* button : window.findChildren<QPushButton*>())
         if (button->isVisible() && button->text() == "Put away") button->click();
     window.choose(Mark::frame);
-    app::open_state_sheet(window.machine(), window.document().job(), {}, &window.bed());
-    photographer.take("locked");
-    QTest::keyClick(window.findChild<QWidget*>("sheet"), Qt::Key_Escape);
     window.machine().home();
     if (!wait_for([&] { return idle() && window.machine().snapshot().position_sure; })) return 1;
     window.desk().frame();
@@ -203,12 +199,10 @@ int main(int argc, char** argv) {
     photographer.take("burning");
     window.machine().hold();
     if (!wait_for([&] { return window.machine().snapshot().state == machine::ControllerState::hold; })) return 1;
-    photographer.take("held");
     window.machine().resume();
     if (!wait_for([&] { return window.desk().share_done() > 0.6; })) return 1;
     window.machine().stop();
     if (!wait_for([&] { return window.desk().trouble().has_value() && idle(); })) return 1;
-    photographer.take("stopped");
     const auto press = [&](const QString& text) {
         for (auto* button : window.findChildren<QPushButton*>())
             if (button->isVisible() && button->isEnabled() && button->text() == text) return button->click();

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Pictures of the Swatches view: a card designed, burned on the simulated machine and read from its bed.
+// Pictures of the Swatches view (a card designed, burned on the simulated machine and read from its bed) and of the
+// evening colours.
 //     chalkline-swatch-pictures FOLDER
 #include "mainwindow/main_window.hpp"
 #include "support/simulator_process.hpp"
@@ -50,20 +51,14 @@ int main(int argc, char** argv) {
     if (!wait_for([&] { return window.plans().ready(); })) return 1;
     window.choose_view(app::View::swatches);
     SwatchesView& view = window.swatches();
-    take("book-empty");
     auto& desk = view.desk();
-    for (int i = swatches::ready_count - 1; i >= 0; --i)
-        desk.add(swatches::ready_card(static_cast<swatches::Ready>(i), desk.ground()), "New swatch card");
-    if (!wait_for([&] { return !desk.stale() && desk.worked().job; })) return 1;
-    view.choose_page(SwatchesView::Page::book);
-    take("book");
+    swatches::Card card = swatches::ready_card(swatches::Ready::engrave_dose, desk.ground());
+    card.name = "Engraving";
+    desk.add(card, "New swatch card");
     view.choose_page(SwatchesView::Page::design);
-    desk.change("Leave swatch out", [](swatches::Card& card) { card.left_out = {{5, 0}, {4, 0}}; });
+    desk.change("Leave swatch out", [](swatches::Card& one) { one.left_out = {{5, 0}, {4, 0}}; });
     if (!wait_for([&] { return !desk.stale(); })) return 1;
     take("swatches");
-    view.choose_page(SwatchesView::Page::burn);
-    take("swatch-burn");
-    // A smaller card is burned: the picture shall not take an hour.
     window.connect_sample_machine();
     if (!wait_for([&] {
             const auto& now = window.machine().snapshot();
@@ -74,7 +69,6 @@ int main(int argc, char** argv) {
     if (!job) return 1;
     window.document().replace_unsaved(*job, {});
     window.choose(app::Mark::steps);
-    take("swatch-steps");
     if (!wait_for([&] { return window.plans().ready(); })) return 1;
     window.desk().frame();
     if (!wait_for([&] { return window.desk().framed_at().has_value(); })) return 1;
@@ -83,36 +77,21 @@ int main(int argc, char** argv) {
     if (!wait_for([&] { return window.desk().burned_at().has_value(); }, 600000)) return 1;
     window.choose_view(app::View::swatches);
     view.choose_page(SwatchesView::Page::read);
-    take("read-eye");
     Q_EMIT view.bed_picture_wanted();
     if (!wait_for([&] { return !desk.straight().isNull(); })) return 1;
     desk.choose_cell(swatches::CellPlace{4, 3});
-    take("read-cell");
     desk.judge("Verdict", [](swatches::CellResult& result) { result.verdict = swatches::Verdict::keeper; });
     desk.choose_cell(swatches::CellPlace{2, 0});
     desk.judge("Verdict", [](swatches::CellResult& result) { result.verdict = swatches::Verdict::charred; });
     desk.choose_cell(swatches::CellPlace{4, 3});
     take("swatch-read");
-    QTest::keyClick(&window, Qt::Key_K, Qt::ControlModifier);
-    QTest::qWait(50);
-    QTest::keyClicks(QApplication::focusWidget(), "birch");
-    take("find");
-    QTest::keyClick(QApplication::focusWidget(), Qt::Key_Escape);
-    QTest::keyClick(&window, Qt::Key_K, Qt::ControlModifier | Qt::ShiftModifier);
-    take("keys");
-    QTest::keyClick(QApplication::focusWidget(), Qt::Key_Escape);
     window.appearance().choose(app::Appearance::Choice::evening);
-    take("swatch-evening");
     window.document().replace({}, {});
     window.files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
     if (!wait_for([&] { return !window.document().job().motifs.empty() && window.plans().ready(); })) return 1;
     window.choose(app::Mark::steps);
     QTest::mouseClick(window.steps_tray().cards()[0], Qt::LeftButton, {}, {100, 20});
     take("evening");
-    QTest::keyClick(&window, Qt::Key_Comma, Qt::ControlModifier);
-    take("settings");
-    window.appearance().choose(app::Appearance::Choice::light);
-    window.resize(1100, 700);
-    take("small");
+    window.appearance().choose(app::Appearance::Choice::as_desktop);
     return 0;
 }

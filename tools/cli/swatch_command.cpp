@@ -38,8 +38,7 @@ Json cell_json(const swatches::Cell& cell) {
 
 Result<void> write_card(const std::string& path, const swatches::CardJob& made, const planning::Plan& plan,
                         const machine::MachineProfile& machine, const std::string& title) {
-    if (!path.ends_with(".chalk"))
-        return replace_file(path, planning::program_file(title, made.job, plan, machine));
+    if (!path.ends_with(".chalk")) return replace_file(path, planning::program_file(title, made.job, plan, machine));
     const auto bytes = job::to_chalk(made.job);
     if (!bytes) return tl::unexpected(bytes.error());
     return replace_file(path, *bytes);
@@ -109,8 +108,7 @@ int run_swatch_read(const SwatchReadCommand& command, const Surroundings& surrou
                          {"evenness", number(seen.evenness)},
                          {"edge_mm", number(seen.edge)},
                          {"dose", number(cell.dose)}});
-        if (!command.json)
-            print_text(swatches::words_of(cell, *card) + "  " + format_number(seen.darkness, 3));
+        if (!command.json) print_text(swatches::words_of(cell, *card) + "  " + format_number(seen.darkness, 3));
     }
     if (command.json) print({{"cells", cells}, {"found", true}});
     return done;

@@ -98,10 +98,12 @@ StepsTray::StepsTray(const TrayContext& context, QWidget* parent) : QWidget(pare
             [this] { open_routines_sheet(context_.document, context_.recipes, &context_.bed); });
     all->addWidget(routines, 0, Qt::AlignLeft);
     note_ = make_button(tr("Burn the settings beside it"), ButtonLook::link, this);
-    note_->setToolTip(tr("A line for each step with its power, speed, pitch and passes, below the job, with a step of its own"));
+    note_->setToolTip(
+        tr("A line for each step with its power, speed, pitch and passes, below the job, with a step of its own"));
     connect(note_, &QPushButton::clicked, this, [this] {
         const auto noted = swatches::with_settings_note(context_.document.job(), context_.surroundings.of_nothing());
-        const auto done = context_.document.edit(tr("Burn the settings beside it"), noted, JobChange::art | JobChange::steps);
+        const auto done =
+            context_.document.edit(tr("Burn the settings beside it"), noted, JobChange::art | JobChange::steps);
         if (!done) Q_EMIT refused(done.error());
     });
     all->addWidget(note_, 0, Qt::AlignLeft);
@@ -153,9 +155,9 @@ void StepsTray::rebuild() {
         add_chip(routed, routed.left_out ? left_out_box_->layout() : chip_box_->layout());
     if (chips_.empty())
         chip_box_->layout()->addWidget(make_label(job.card.empty()
-                                                           ? tr("No inks yet: add art first.")
-                                                           : tr("A swatch card: every swatch has a step of its own."),
-                                                       Tone::quiet, chip_box_));
+                                                      ? tr("No inks yet: add art first.")
+                                                      : tr("A swatch card: every swatch has a step of its own."),
+                                                  Tone::quiet, chip_box_));
     int number = 0;
     for (const job::Step& step : job.steps)
         add_card(step, ++number);

@@ -143,8 +143,8 @@ Opened job_from_json(const Json& json, ArtShelf& shelf) {
         job.marked.push_back(marked_from_json(marked));
     for (const Json& one : json.value("overrides", Json::array()))
         job.overrides.push_back(override_from_json(one));
-    job.unknown = unknown_keys(
-        json, {"format", "version", "last_id", "motifs", "steps", "left_out", "stock", "datum", "marked", "overrides", "card"});
+    job.unknown = unknown_keys(json, {"format", "version", "last_id", "motifs", "steps", "left_out", "stock", "datum",
+                                      "marked", "overrides", "card"});
     return opened;
 }
 

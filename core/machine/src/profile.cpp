@@ -158,6 +158,9 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
     fields.pair("max_rate_mm_min", profile.max_rate_x, profile.max_rate_y, 1, 1e6);
     fields.pair("acceleration_mm_s2", profile.acceleration_x, profile.acceleration_y, 1, 1e6);
     fields.number("junction_deviation_mm", profile.junction_deviation, 0.0001, 10);
+    fields.number("homing_seek_mm_min", profile.homing_seek, 1, 1e6);
+    fields.number("homing_feed_mm_min", profile.homing_feed, 1, 1e6);
+    fields.number("homing_pull_off_mm", profile.homing_pull_off, 0, 100);
     fields.number("full_power_s", profile.full_power_s, 1, 100000);
     fields.number("baud", profile.baud, 300, 10'000'000);
     fields.number("receive_buffer", profile.receive_buffer, 80, 1'000'000);
@@ -212,6 +215,9 @@ static Json json_of(const MachineProfile& profile) {
                 {"max_rate_mm_min", {profile.max_rate_x, profile.max_rate_y}},
                 {"acceleration_mm_s2", {profile.acceleration_x, profile.acceleration_y}},
                 {"junction_deviation_mm", profile.junction_deviation},
+                {"homing_seek_mm_min", profile.homing_seek},
+                {"homing_feed_mm_min", profile.homing_feed},
+                {"homing_pull_off_mm", profile.homing_pull_off},
                 {"full_power_s", profile.full_power_s},
                 {"baud", profile.baud},
                 {"receive_buffer", profile.receive_buffer},
@@ -255,6 +261,9 @@ MachineProfile as_told(MachineProfile profile, const ControllerFacts& facts) {
     told(120, profile.acceleration_x);
     told(121, profile.acceleration_y);
     told(11, profile.junction_deviation);
+    told(24, profile.homing_feed);
+    told(25, profile.homing_seek);
+    told(27, profile.homing_pull_off);
     told(30, profile.full_power_s);
     if (facts.receive_buffer) profile.receive_buffer = *facts.receive_buffer;
     if (facts.planner_blocks) profile.planner_blocks = *facts.planner_blocks;

@@ -44,7 +44,7 @@ class ProgramBuilder {
     machine::Origin origin_;
     Speed speed_;
     machine::PowerValue power_ = 0, lowest_ = 0;
-    geometry::Point at_, before_;  ///< where the head stands, and the place it came from
+    geometry::Point at_, before_;                     ///< where the head stands, and the place it came from
     bool moved_ = false, air_ = false, lit_ = false;  ///< lit: the last move burned
     machine::BeamMode mode_ = machine::BeamMode::off;
     std::optional<steps::StepSettings> falling_;  ///< the power falls with the speed in corners

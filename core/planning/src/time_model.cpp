@@ -301,6 +301,16 @@ double corner_speed(Point before, Point after, double slower, const MachineProfi
     return std::min(slower, std::sqrt(bend * machine.junction_deviation * half_sine / (1 - half_sine)));
 }
 
+Duration homing_time(const MachineProfile& machine, std::optional<Point> from) {
+    if (machine.home == machine::HomeCorner::none) return {};
+    machine::MachineProfile corner = machine;
+    corner.rest.reset();
+    const Point home = corner.waiting_place();
+    const Point way = from ? home - *from : Point{machine.width, machine.depth};
+    const double seek = std::max(std::abs(way.x), std::abs(way.y)) / (machine.homing_seek / 60);
+    return Duration::seconds(seek + 3 * machine.homing_pull_off / (machine.homing_feed / 60));
+}
+
 double straight_time(double length, double speed, double acceleration) {
     double top = 0;
     return trapezoid(length, speed / 60, acceleration, 0, 0, top);

@@ -344,7 +344,7 @@ void Controller::start_homing() {
     const geometry::Point way = corner - motion_.at();
     // Both axes seek at once; then they back off, touch again slowly and pull off.
     homing_left_ =
-        std::max(std::abs(way.x), std::abs(way.y)) / (setting(25) / 60) + 4 * setting(27) / (setting(26) / 60);
+        std::max(std::abs(way.x), std::abs(way.y)) / (setting(25) / 60) + 3 * setting(27) / (setting(24) / 60);
 }
 
 void Controller::finish_homing() {

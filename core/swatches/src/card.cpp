@@ -185,8 +185,10 @@ void place_title(Layout& layout, const Card& card) {
 /// Between the two lower marks, under everything.
 void place_note(Layout& layout, const Card& card) {
     const double in = edge + (card.text.marks ? mark_size + air : 0);
-    layout.lines.push_back(
-        {CardLine::What::note, below_text(card), {in, edge, layout.size.x - in, edge + card.text.height}, card.text.height});
+    layout.lines.push_back({CardLine::What::note,
+                            below_text(card),
+                            {in, edge, layout.size.x - in, edge + card.text.height},
+                            card.text.height});
 }
 
 }  // namespace

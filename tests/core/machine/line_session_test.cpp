@@ -16,7 +16,6 @@ using geometry::Point;
 
 namespace {
 
-
 std::vector<std::string> rounds_of_square(int rounds) {
     std::vector<std::string> lines{"G21G90G17G94G54", "M5S0", "M8", "M4S0", "G0X50Y50"};
     for (int i = 0; i < rounds; ++i)

@@ -144,3 +144,21 @@ TEST_CASE("one line after the other: each waits for the answer to the one before
         CHECK(time_of(program, ahead).finished_at.back() <= time_of(program, profile).finished_at.back());
     }
 }
+
+TEST_CASE("finding home takes on the simulated machine what was said") {
+    for (const auto corner : {machine::HomeCorner::near_left, machine::HomeCorner::far_right}) {
+        machine::MachineProfile profile;
+        profile.home = corner;
+        test::VirtualMachine vm(profile);
+        vm.make_ready();
+        REQUIRE(vm.session.go_to({120, 250}, Speed::mm_per_min(6000)));
+        REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == machine::Activity::none; }));
+        const double said = homing_time(profile, Point{120, 250}).seconds();
+        const double before = vm.now;
+        REQUIRE(vm.session.home());
+        REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == machine::Activity::none; }));
+        CHECK(said == Approx(vm.now - before).epsilon(0.02).margin(0.1));
+        CHECK(homing_time(profile, {}) > homing_time(profile, Point{120, 250}));
+    }
+    CHECK(homing_time(homeless(), Point{100, 100}) == Duration());
+}

@@ -30,7 +30,10 @@ std::vector<Character> characters() {
     large.receive_buffer = 1024;
     large.baud = 1000000;
     large.acceleration_x = large.acceleration_y = 2000;
-    return {{"slow heavy gantry", heavy}, {"quick diode", quick}, {"8 bits, 15 blocks", small}, {"32 bits, 100 blocks", large}};
+    return {{"slow heavy gantry", heavy},
+            {"quick diode", quick},
+            {"8 bits, 15 blocks", small},
+            {"32 bits, 100 blocks", large}};
 }
 
 /// Seconds the simulated machine takes for a program; it must like all of it.

@@ -163,8 +163,8 @@ Step step_from_json(const Json& json) {
         step.typed[key] = text.get<std::string>();
     step.inks = inks_from_json(json.at("inks"));
     step.unknown = unknown_keys(
-        json, {"id", "kind", "power", "low_power", "speed", "passes", "focus_mm", "lower_each_pass_mm", "air", "air_lead_s", "beam",
-               "line_pitch_mm", "fill", "line", "picture", "on", "note", "typed", "inks"});
+        json, {"id", "kind", "power", "low_power", "speed", "passes", "focus_mm", "lower_each_pass_mm", "air",
+               "air_lead_s", "beam", "line_pitch_mm", "fill", "line", "picture", "on", "note", "typed", "inks"});
     return step;
 }
 

@@ -56,6 +56,8 @@ struct MachineProfile {
     double max_rate_x = 12000, max_rate_y = 12000;        ///< mm/min
     double acceleration_x = 1200, acceleration_y = 1200;  ///< mm/s²
     double junction_deviation = 0.01;                     ///< mm
+    double homing_seek = 3000, homing_feed = 100;         ///< mm/min: towards the switches, and touching them again
+    double homing_pull_off = 1;                           ///< mm
     int full_power_s = 1000;                              ///< S value of full power ($30)
     int baud = 115200;
     int receive_buffer = 128;  ///< bytes

@@ -6,6 +6,7 @@
 
 #include <cstdint>
 #include <map>
+#include <optional>
 #include <vector>
 
 namespace chalkline::planning {
@@ -34,10 +35,14 @@ struct Timing {
 /// head never goes faster than it can stop within the moves it knows, passes corners at the speed the junction
 /// deviation allows (S. K. Jeon, "Improving Grbl's cornering algorithm", 2011), and speeds up and slows down evenly,
 /// each axis within its own limits. Lines come at the link's rate into the receive buffer, and a move that came late is
-/// waited for at rest; in the dialect of one line after the other each waits for the answer to the one before. Modes, air,
-/// focus and dwell wait until the queue is empty. The head comes from where it waits (MachineProfile::waiting_place).
-/// About n.
+/// waited for at rest; in the dialect of one line after the other each waits for the answer to the one before. Modes,
+/// air, focus and dwell wait until the queue is empty. The head comes from where it waits
+/// (MachineProfile::waiting_place). About n.
 Timing time_of(const machine::Program& program, const machine::MachineProfile& machine);
+
+/// The time to find home from a place of the bed, or from the farthest when it is not known: both axes go to their
+/// switches at once, back off, touch again slowly and pull off. 0 without switches.
+Duration homing_time(const machine::MachineProfile& machine, std::optional<geometry::Point> from);
 
 /// What the axes allow along a direction of length 1.
 struct AxisLimits {

@@ -50,16 +50,16 @@ struct DitherSettings {
 };
 
 /// Dots of an image whose values are proportional to the light that should come back: dark is burned. Rows are worked
-/// top down, error diffusion in fixed point of 29 bits, error at the borders is dropped. A value below half of white is dark.
-/// Where dots are kept apart (`bare_between`, `lone`) dark tones come out lighter than asked; diffusing methods take
-/// what they can not burn to the places beside, the others drop it. Grey power is not kept apart.
+/// top down, error diffusion in fixed point of 29 bits, error at the borders is dropped. A value below half of white is
+/// dark. Where dots are kept apart (`bare_between`, `lone`) dark tones come out lighter than asked; diffusing methods
+/// take what they can not burn to the places beside, the others drop it. Grey power is not kept apart.
 Dots dither(const GreyImage& light, const DitherSettings& settings);
 
 /// What share of dots burns (out) for every wanted share (in), measured on flat areas of 17 tones.
 std::vector<CurvePoint> transfer_of(const DitherSettings& settings);
 
-/// What share of dots burns where, 0 … 65535, without setting them: the light through the transfer. For pictures smaller
-/// than their dots.
+/// What share of dots burns where, 0 … 65535, without setting them: the light through the transfer. For pictures
+/// smaller than their dots.
 GreyImage burned_shares(GreyImage light, const DitherSettings& settings);
 
 }  // namespace chalkline::raster

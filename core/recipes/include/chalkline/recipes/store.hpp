@@ -61,9 +61,10 @@ struct PastRecipe {
     Recipe recipe;
 };
 
-/// Recipes, routines, swatch cards and workshop rules in one SQLite file (docs/formats/recipes.md). Every change is one transaction
-/// that is on the disk when the call returns, or did not happen. Several Chalklines may have it open: who changes a
-/// recipe that somebody else changed meanwhile is told, and loses nothing. Not for use by two threads at once.
+/// Recipes, routines, swatch cards and workshop rules in one SQLite file (docs/formats/recipes.md). Every change is one
+/// transaction that is on the disk when the call returns, or did not happen. Several Chalklines may have it open: who
+/// changes a recipe that somebody else changed meanwhile is told, and loses nothing. Not for use by two threads at
+/// once.
 class Store {
  public:
     /// Opens or makes the file and its folder; checks that it is whole, brings it up to date, and keeps a backup of

@@ -94,7 +94,7 @@ struct PictureSettings {
     Length dot_pitch{};       ///< from dot to dot along a scan line; 0: as far as from line to line
     bool spare_gain = false;  ///< fewer dots where the machine's spot is wider than the pitch; a measured response
                               ///< holds the gain already, and then this changes nothing
-    Duration off_time{};  ///< the beam rests at least this long between two dots of a line
+    Duration off_time{};      ///< the beam rests at least this long between two dots of a line
 
     bool operator==(const PictureSettings&) const = default;
 };

@@ -63,9 +63,9 @@ struct CellResult {
 
 /// One time the card was burned.
 struct CardBurn {
-    std::string at;                     ///< "2026-11-23T13:40:02"
-    int over = 0;                       ///< times the same piece had been burned with the same card before
-    double seconds = 0;                 ///< it took; 0: unknown
+    std::string at;       ///< "2026-11-23T13:40:02"
+    int over = 0;         ///< times the same piece had been burned with the same card before
+    double seconds = 0;   ///< it took; 0: unknown
     std::string photo{};  ///< file of the photograph it was read from; empty: none
     /// Where the four marks lie in it, pixels from its upper left corner, the ring first; empty without a photograph.
     std::vector<geometry::Point> marks{};
