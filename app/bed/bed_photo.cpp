@@ -3,7 +3,6 @@
 
 #include "bed/ground.hpp"
 
-#include <chalkline/base/file.hpp>
 #include <chalkline/pictures/decoder.hpp>
 #include <chalkline/pictures/view.hpp>
 #include <chalkline/raster/perspective.hpp>
@@ -21,14 +20,8 @@ struct Photo {
 };
 
 Result<Photo> read_photo(const std::string& path) {
-    const auto bytes = read_file(path);
-    if (!bytes) return tl::unexpected(bytes.error());
-    auto decoded = pictures::Decoder().decode(*bytes);
-    if (!decoded) {
-        Error error = decoded.error();
-        error.file = path;
-        return tl::unexpected(error);
-    }
+    auto decoded = pictures::read_picture_file(path);
+    if (!decoded) return tl::unexpected(decoded.error());
     const auto image = std::make_shared<const raster::RgbImage>(std::move(decoded->image));
     return Photo{image, pictures::view_of(*image).scaled(preview_side, preview_side, Qt::KeepAspectRatio,
                                                          Qt::SmoothTransformation)};

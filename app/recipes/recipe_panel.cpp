@@ -2,6 +2,7 @@
 #include "recipes/recipe_panel.hpp"
 
 #include "recipes/dose_marks.hpp"
+#include "recipes/kept_photos.hpp"
 #include "recipes/recipe_sheets.hpp"
 #include "widgets/fold.hpp"
 
@@ -14,7 +15,6 @@
 #include <QImageReader>
 #include <QLocale>
 #include <QPixmap>
-#include <QStandardPaths>
 #include <QUuid>
 
 namespace chalkline::app {
@@ -24,10 +24,6 @@ constexpr int photo_width = 338, largest_photo = 1024;  // px
 
 QString number(double value, int decimals) {
     return QString::fromStdString(format_number(value, decimals));
-}
-
-QString photo_folder() {
-    return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/photos";
 }
 
 }  // namespace

@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "swatches/card_reader.hpp"
 
-#include <chalkline/base/file.hpp>
 #include <chalkline/pictures/decoder.hpp>
 #include <chalkline/pictures/view.hpp>
 #include <chalkline/raster/perspective.hpp>
@@ -14,14 +13,8 @@ namespace {
 constexpr double straight_scale = 8;  // px a mm of the card
 
 Result<CardReader::Photo> opened(const std::string& path) {
-    const auto bytes = chalkline::read_file(path);
-    if (!bytes) return tl::unexpected(bytes.error());
-    auto decoded = pictures::Decoder().decode(*bytes);
-    if (!decoded) {
-        Error error = decoded.error();
-        error.file = path;
-        return tl::unexpected(error);
-    }
+    auto decoded = pictures::read_picture_file(path);
+    if (!decoded) return tl::unexpected(decoded.error());
     return std::make_shared<const raster::RgbImage>(std::move(decoded->image));
 }
 

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "swatches/swatch_desk.hpp"
 
+#include "recipes/kept_photos.hpp"
+
 #include <chalkline/pictures/view.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/swatches/card_json.hpp>
@@ -10,17 +12,13 @@
 #include <QFileInfo>
 #include <QLocale>
 #include <QRandomGenerator>
-#include <QStandardPaths>
+#include <QUuid>
 #include <algorithm>
 
 namespace chalkline::app {
 namespace {
 
 constexpr int largest_photo = 3000;  // px, of the copy that is kept
-
-QString photo_folder() {
-    return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/photos";
-}
 
 WorkedCard worked_out(const swatches::Card& card, const machine::MachineProfile& machine,
                       const Surroundings& surroundings, const Watch& watch) {
@@ -68,6 +66,7 @@ SwatchDesk::SwatchDesk(JobDocument& document, RecipeDesk& recipes, MachineLink& 
 // ---------------------------------------------------------------- the card
 
 void SwatchDesk::choose(const std::string& code) {
+    stop_reading();
     code_ = code;
     cell_.reset();
     burn_ = -1;
@@ -177,6 +176,7 @@ QString SwatchDesk::when(const swatches::CardBurn& burn) {
 }
 
 void SwatchDesk::choose_burn(int index) {
+    stop_reading();
     burn_ = index;
     show_photo();
     Q_EMIT looked();
@@ -240,6 +240,7 @@ void SwatchDesk::note_burned() {
 void SwatchDesk::read_photo(const QString& file) {
     if (!record()) return;
     if (!burn()) add_burn();
+    reading_ = true;
     reader_.read_file(file, layout_);
     Q_EMIT looked();
 }
@@ -248,12 +249,12 @@ void SwatchDesk::read_photo(const QString& file) {
 /// original goes.
 void SwatchDesk::take(const CardReader::Reading& reading) {
     straight_ = reading.straight;
-    const bool shown_again = burn() && !burn()->photo.empty() && burn()->photo == straight_of_;
-    if (shown_again || !burn()) return Q_EMIT looked();
+    if (!std::exchange(reading_, false) || !burn()) return Q_EMIT looked();
     const QImage photo = pictures::view_of(*reading.photo);
     const double scale = std::min(1.0, static_cast<double>(largest_photo) / std::max(photo.width(), photo.height()));
-    const QString name =
-        QString("card-%1-%2.jpg").arg(QString::fromStdString(code_), QString::fromStdString(burn()->at).remove(':'));
+    // A name of its own: Undo brings the photograph before back.
+    const QString name = QString("card-%1-%2.jpg")
+                             .arg(QString::fromStdString(code_), QUuid::createUuid().toString(QUuid::WithoutBraces));
     const QString path = photo_folder() + "/" + name;
     const QImage kept =
         scale < 1 ? photo.scaled(photo.size() * scale, Qt::KeepAspectRatio, Qt::SmoothTransformation) : photo;
@@ -271,6 +272,11 @@ void SwatchDesk::take(const CardReader::Reading& reading) {
     Q_EMIT looked();
 }
 
+/// What is still being read belongs to the burn that was looked at, and to no other.
+void SwatchDesk::stop_reading() {
+    if (std::exchange(reading_, false)) reader_.give_up();
+}
+
 /// Brings the photograph of the burn that is looked at.
 void SwatchDesk::show_photo() {
     const auto* now = burn();
@@ -278,6 +284,7 @@ void SwatchDesk::show_photo() {
     if (wanted == straight_of_) return;
     straight_ = {};
     straight_of_ = wanted;
+    reading_ = false;
     const QString path = photo_folder() + "/" + QFileInfo(QString::fromStdString(wanted)).fileName();
     if (!wanted.empty() && QFile::exists(path)) reader_.read_file(path, layout_, now->marks);
 }

@@ -86,6 +86,7 @@ class SwatchDesk : public QObject {
  private:
     void follow();
     void work_out();
+    void stop_reading();
     void show_photo();
     void take(const CardReader::Reading& reading);
     void note_burned();
@@ -105,6 +106,7 @@ class SwatchDesk : public QObject {
     std::optional<swatches::CellPlace> cell_;
     QImage straight_;
     std::string straight_of_;  ///< file of the photograph
+    bool reading_ = false;     ///< a photograph is read for the first time, not only shown again
     QElapsedTimer burning_;
 };
 

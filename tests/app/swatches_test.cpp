@@ -248,6 +248,20 @@ TEST_CASE("where the marks cannot be found four clicks show them") {
     REQUIRE(wait_for([&] { return cards.result({0, 0}) && cards.result({0, 0})->measured; }));
     CHECK(cards.desk.burn()->marks.size() == 4);
     CHECK_FALSE(driver.visible_text().contains("Click on them in the picture"));
+    // Another photograph takes the first one's place, and undo brings it back.
+    const double first = cards.result({0, 0})->measured->darkness;
+    const auto kept = cards.desk.burn()->photo;
+    picture.invertPixels();
+    picture.save(folder.filePath("other.png"));
+    cards.desk.read_photo(folder.filePath("other.png"));
+    REQUIRE(wait_for([&] { return cards.desk.reader().waiting() != nullptr; }));
+    for (const QPoint& corner : {QPoint(-150, 150), {150, 150}, {150, -150}, {-150, -150}})
+        QTest::mouseClick(&cards.view.canvas(), Qt::LeftButton, {}, middle + corner);
+    REQUIRE(wait_for([&] { return cards.desk.burn()->photo != kept; }));
+    CHECK(cards.result({0, 0})->measured->darkness != Approx(first));
+    QTest::keyClick(&driver.window(), Qt::Key_Z, Qt::ControlModifier);
+    CHECK(cards.result({0, 0})->measured->darkness == Approx(first));
+    CHECK(cards.desk.burn()->photo == kept);
     // A file that is no picture is said, and nothing is lost.
     QFile broken(folder.filePath("broken.png"));
     REQUIRE(broken.open(QIODevice::WriteOnly));

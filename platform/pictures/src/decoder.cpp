@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "headers.hpp"
 
+#include <chalkline/base/file.hpp>
 #include <chalkline/pictures/decoder.hpp>
 
 #include <QBuffer>
@@ -84,6 +85,14 @@ Result<art::DecodedPicture> Decoder::decode(std::string_view bytes) const {
     art::DecodedPicture picture{to_rgb(image), header.pixels_per_mm, header.cmyk, header.cut_short};
     if (turned && picture.pixels_per_mm) std::swap(picture.pixels_per_mm->x, picture.pixels_per_mm->y);
     return picture;
+}
+
+Result<art::DecodedPicture> read_picture_file(const std::string& path) {
+    const auto bytes = read_file(path);
+    if (!bytes) return tl::unexpected(bytes.error());
+    auto decoded = Decoder().decode(*bytes);
+    if (!decoded) decoded.error().file = path;
+    return decoded;
 }
 
 }  // namespace chalkline::pictures

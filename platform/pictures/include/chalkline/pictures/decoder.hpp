@@ -12,4 +12,7 @@ class Decoder : public art::PictureDecoder {
     Result<art::DecodedPicture> decode(std::string_view bytes) const override;
 };
 
+/// The picture in a file; its errors name the file. Usable on any thread.
+Result<art::DecodedPicture> read_picture_file(const std::string& path);
+
 }  // namespace chalkline::pictures
