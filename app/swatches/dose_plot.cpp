@@ -105,13 +105,16 @@ void DosePlot::paintEvent(QPaintEvent*) {
         painter.drawPath(line);
         painter.setClipping(false);
     }
-    for (const auto& point : points_) {
-        const bool chosen = point.place == desk_.cell();
+    const auto dot = [&](const swatches::DosePoint& point, bool chosen) {
         painter.setPen(chosen ? QPen(roles_.card, 1.5) : QPen(Qt::NoPen));
         painter.setBrush(chosen ? roles_.accent : roles_.burn[3]);
         const double radius = chosen ? 5 : 3;
         painter.drawEllipse(place(point.dose, point.darkness), radius, radius);
-    }
+    };
+    // The chosen one last: swatches of nearly the same dose lie on one another.
+    for (const bool chosen : {false, true})
+        for (const auto& point : points_)
+            if ((point.place == desk_.cell()) == chosen) dot(point, chosen);
 }
 
 }  // namespace chalkline::app

@@ -235,8 +235,14 @@ Adjusted adjusted(Axis axis, const machine::MachineProfile& machine) {
     bring_ends_in(made, machine);
     hold_count(made);
     if (a.count < 2 || a.geometric) return made;
-    const double step = round_step_within(a, bounds_of(a.what, machine).most);
-    land_on(made, counts_whole(a.what) ? std::max(1.0, std::round(step)) : step);
+    const double most = bounds_of(a.what, machine).most;
+    double step = round_step_within(a, most);
+    if (counts_whole(a.what)) {
+        // Rounding up may lead beyond the machine again; steps of one never do (see hold_count).
+        step = std::max(1.0, std::round(step));
+        if (a.first + step * (a.count - 1) > most) step = std::max(1.0, std::floor((most - a.first) / (a.count - 1)));
+    }
+    land_on(made, step);
     return made;
 }
 

@@ -1,7 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "support/characters.hpp"
 #include "support/line_machine.hpp"
 #include "support/virtual_machine.hpp"
 
+#include <chalkline/job/chalk_file.hpp>
+#include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/time_model.hpp>
 
 #include <catch2/catch.hpp>
@@ -11,15 +14,10 @@
 
 using namespace chalkline;
 using namespace chalkline::planning;
+using chalkline::test::homeless;
 using geometry::Point;
 
 namespace {
-
-machine::MachineProfile homeless() {
-    machine::MachineProfile profile;
-    profile.home = machine::HomeCorner::none;
-    return profile;
-}
 
 /// A chain through points, burned at a speed.
 machine::Program chain(const std::vector<Point>& points, double speed) {
@@ -161,4 +159,21 @@ TEST_CASE("finding home takes on the simulated machine what was said") {
         CHECK(homing_time(profile, {}) > homing_time(profile, Point{120, 250}));
     }
     CHECK(homing_time(homeless(), Point{100, 100}) == Duration());
+}
+
+TEST_CASE("the sample plate and thousands of tiny pieces take what was said on every kind of machine") {
+    const job::Job plate = job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value().job;
+    std::vector<Point> tiny;
+    for (int i = 1; i <= 4000; ++i)
+        tiny.push_back({20 + 10 * std::cos(i * 0.03) + i * 0.02, 40 + 10 * std::sin(i * 0.03)});
+    for (const auto& [name, profile] : test::characters()) {
+        CAPTURE(name);
+        const auto plan = planning::plan(plate, profile);
+        REQUIRE(plan);
+        CHECK(plan->total.seconds() == Approx(test::seconds_on(plan->program, profile)).epsilon(0.02));
+        machine::Program program = chain(tiny, 4000);
+        program.operations.insert(program.operations.begin(),
+                                  {machine::Beam{machine::BeamMode::following}, Speed::mm_per_min(4000), {}});
+        CHECK(time_of(program, profile).finished_at.back() == Approx(test::seconds_on(program, profile)).epsilon(0.02));
+    }
 }

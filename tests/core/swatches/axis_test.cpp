@@ -57,6 +57,12 @@ TEST_CASE("ranges the wrong way round, without width or too long get help") {
     CHECK(adjusted(axis(Variable::speed, std::nan(""), 1000, 3), laser).axis.first == 10);
 }
 
+TEST_CASE("passes are whole and never more than there may be") {
+    const Adjusted made = adjusted(axis(Variable::passes, 1, 16.5, 8), laser);
+    CHECK(values_of(made.axis) == std::vector<double>{1, 3, 5, 7, 9, 11, 13, 15});
+    CHECK(adjusted(axis(Variable::passes, 1, 20, 20), laser).axis.last == 20);
+}
+
 TEST_CASE("a typed step decides how many values there are") {
     const Adjusted made = with_step(axis(Variable::line_pitch, 0.06, 0.2, 3), 0.03, laser);
     CHECK(made.axis.count == 5);

@@ -2,7 +2,7 @@
 // What the tests of swatch cards share: a computer with letters and pictures, a burn on the simulated machine.
 #pragma once
 #include "core/art/doubles.hpp"
-#include "support/virtual_machine.hpp"
+#include "support/characters.hpp"
 
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/program_checker.hpp>
@@ -48,9 +48,7 @@ inline const art::Outside& computer() {
 }
 
 inline machine::MachineProfile bench() {
-    machine::MachineProfile profile;
-    profile.home = machine::HomeCorner::none;
-    return profile;
+    return homeless();
 }
 
 inline swatches::Ground birch() {
