@@ -2,9 +2,11 @@
 // Swatch cards by mouse and keys: from a new material to a recipe in a step.
 #include "recipes/dose_marks.hpp"
 #include "support/workbench.hpp"
+#include "swatches/book_print.hpp"
 #include "swatches/expected_look.hpp"
 #include "swatches/swatches_view.hpp"
 #include "widgets/dose_pad.hpp"
+#include "widgets/fold.hpp"
 
 #include <chalkline/swatches/card_json.hpp>
 
@@ -330,4 +332,43 @@ TEST_CASE("the book is searched") {
     REQUIRE(driver.type("Find swatch cards", "marble"));
     CHECK(tiles() == 0);
     CHECK(driver.visible_text().contains("No card matches"));
+}
+
+TEST_CASE("a drawing of the job becomes the swatch, and the settings stand beside a job") {
+    WindowDriver driver;
+    driver->files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
+    REQUIRE(driver.wait_planned());
+    driver->choose(app::Mark::steps);
+    const auto before = driver->document().job().motifs.size();
+    REQUIRE(press_enabled(driver, "Burn the settings beside it"));
+    CHECK(driver->document().job().motifs.size() == before + 1);
+    CHECK(driver->document().history().undoText() == "Burn the settings beside it");
+    driver->document().history().undo();
+    Cards cards(driver);
+    cards.make("Birch ply", "Scored line");
+    for (auto* fold : cards.view.findChildren<app::Fold*>())
+        if (fold->isVisible()) fold->set_open(true);
+    REQUIRE(cards.choose("Shape of a swatch", "A drawing of the job"));
+    CHECK(cards.card().shape == swatches::Shape::motif);
+    REQUIRE(cards.card().motif);
+    REQUIRE(cards.settled());
+    CHECK_FALSE(cards.desk.worked().error);
+}
+
+TEST_CASE("the swatch book is printed") {
+    WindowDriver driver;
+    Cards cards(driver);
+    cards.make("Slate", "Engraving");
+    cards.desk.choose_cell(CellPlace{1, 1});
+    cards.desk.judge("Verdict", [](swatches::CellResult& result) { result.verdict = Verdict::keeper; });
+    const QTemporaryDir folder;
+    const QString file = folder.filePath("book.pdf");
+    REQUIRE(app::write_card_book(file, cards.desk.all(), cards.desk.machine().beam));
+    QFile book(file);
+    REQUIRE(book.open(QIODevice::ReadOnly));
+    const QByteArray bytes = book.readAll();
+    CHECK(bytes.startsWith("%PDF-"));
+    CHECK(bytes.size() > 2000);
+    const auto refused = app::write_card_book(folder.filePath("no/such/book.pdf"), cards.desk.all(), {});
+    CHECK_FALSE(refused);
 }

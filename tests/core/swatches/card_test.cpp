@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cards.hpp"
 
+#include <chalkline/art/reader.hpp>
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/swatches/card_json.hpp>
 
@@ -305,4 +306,30 @@ TEST_CASE("a card as large as the bed is still burned") {
     const auto made = card_job(card, bench(), {}, computer());
     REQUIRE(made);
     CHECK(planning::plan(made->job, bench()));
+}
+
+TEST_CASE("a drawing of the maker's own is burned in every swatch, kept in the card, and keeps its sides") {
+    Card card = ready_card(Ready::score_line, birch());
+    const auto svg = std::make_shared<const std::string>(
+        "<svg xmlns='http://www.w3.org/2000/svg' width='20mm' height='10mm' viewBox='0 0 20 10'>"
+        "<path d='M0 0 L20 10 M0 10 L20 0' stroke='#000' stroke-width='0.1' fill='none'/></svg>");
+    card.shape = Shape::motif;
+    card.motif = std::make_shared<const art::Artwork>(art::read(svg, "cross.svg").value());
+    const Layout layout = layout_of(card, bench().beam);
+    const auto parts = drawn(card, layout.cells[0], computer()).value();
+    REQUIRE(parts.size() == 1);
+    Box box;
+    for (const geometry::Polyline& line : parts[0].art->shapes[0].path.flatten(parts[0].place))
+        box.add(geometry::bounds(line));
+    CHECK(box.width() == Approx(card.width));
+    CHECK(box.height() == Approx(card.width / 2));
+    const auto again = card_from_json(to_json(card)).value();
+    REQUIRE(again.motif);
+    CHECK(*again.motif->source == *svg);
+    const auto made = card_job(again, bench(), {}, computer()).value();
+    CHECK(made.steps.size() == layout.cells.size());
+    CHECK(planning::plan(made.job, bench()));
+    // Without its drawing nothing is burned, and nothing breaks.
+    card.motif.reset();
+    CHECK(drawn(card, layout.cells[0], computer())->empty());
 }
