@@ -109,6 +109,8 @@ void TimeRibbon::paintEvent(QPaintEvent*) {
         const QString text = painter.fontMetrics().horizontalAdvance(full) <= room ? full : QString::number(i + 1);
         const int wide = painter.fontMetrics().horizontalAdvance(text);
         const double at = std::min(left, static_cast<double>(width() - wide));
+        // Where there is no room left even for numbers, those that would lie on one another are left out.
+        if (at < free_from - 4) continue;
         painter.drawText(QRectF(at, 29, wide + 2, 15), Qt::AlignVCenter, text);
         free_from = at + wide + 8;
     }
