@@ -106,8 +106,9 @@ CardBook::CardBook(SwatchDesk& desk, const theme::Roles& roles, QWidget* parent)
     all->addWidget(scroll_, 1);
     connect(search_, &QLineEdit::textChanged, this, &CardBook::fill);
     connect(print, &QPushButton::clicked, this, &CardBook::print_wanted);
-    connect(&desk_, &SwatchDesk::changed, this, &CardBook::fill);
-    fill();
+    connect(&desk_, &SwatchDesk::changed, this, [this] {
+        if (isVisible()) fill();
+    });
 }
 
 std::vector<swatches::CardRecord> CardBook::shown() const {
@@ -125,23 +126,23 @@ std::vector<swatches::CardRecord> CardBook::shown() const {
 }
 
 void CardBook::fill() {
-    inside_ = new QWidget;
-    inside_->setObjectName("bookPages");
-    auto* rows = new QVBoxLayout(inside_);
+    auto* inside = new QWidget;
+    inside->setObjectName("bookPages");
+    auto* rows = new QVBoxLayout(inside);
     rows->setContentsMargins(0, 0, 8, 14);
     rows->setSpacing(8);
     const auto cards = shown();
     if (cards.empty())
         rows->addWidget(make_label(desk_.all().empty() ? tr("No card yet. Say on the right what you want to find out.")
                                                        : tr("No card matches."),
-                                   Tone::quiet, inside_));
+                                   Tone::quiet, inside));
     QWidget* group = nullptr;
     QString material;
     for (const auto& record : cards) {
         if (!group || material_of(record.card) != material) {
             material = material_of(record.card);
-            rows->addWidget(make_label(material, Tone::heading, inside_));
-            group = new QWidget(inside_);
+            rows->addWidget(make_label(material, Tone::heading, inside));
+            group = new QWidget(inside);
             group->setLayout(new FlowLayout(10));
             rows->addWidget(group);
         }
@@ -152,7 +153,7 @@ void CardBook::fill() {
     rows->addStretch(1);
     // The tile that was clicked may be what asked for this.
     if (QWidget* before = scroll_->takeWidget()) before->deleteLater();
-    scroll_->setWidget(inside_);
+    scroll_->setWidget(inside);
 }
 
 NewCardPanel::NewCardPanel(SwatchDesk& desk, JobDocument& document, QWidget* parent) : QWidget(parent), desk_(desk) {

@@ -43,6 +43,9 @@ class CardBook : public QWidget {
     void chose(const std::string& code);
     void print_wanted();
 
+ protected:
+    void showEvent(QShowEvent*) override { fill(); }
+
  private:
     void fill();
 
@@ -50,7 +53,6 @@ class CardBook : public QWidget {
     const theme::Roles& roles_;
     QLineEdit* search_;
     QScrollArea* scroll_;
-    QWidget* inside_ = nullptr;
 };
 
 /// A new card: for which material, and which question it answers.

@@ -279,10 +279,10 @@ void CardDesignPanel::build_text() {
         });
         return box;
     };
-    title_on_ = tick(tr("Title"), &swatches::CardText::title);
-    labels_on_ = tick(tr("Values"), &swatches::CardText::labels);
-    marks_on_ = tick(tr("Corner marks"), &swatches::CardText::marks);
-    marks_on_->setToolTip(tr("By them a photograph of the card can be read"));
+    tick(tr("Title"), &swatches::CardText::title);
+    tick(tr("Values"), &swatches::CardText::labels);
+    tick(tr("Corner marks"), &swatches::CardText::marks)
+        ->setToolTip(tr("By them a photograph of the card can be read"));
     ticks->addStretch(1);
     text_->body()->addLayout(ticks);
     auto* burned = add_row(text_->body(), tr("Burned with"));

@@ -38,7 +38,7 @@ class CardDesignPanel : public QWidget {
     Fold *rest_ = nullptr, *swatches_ = nullptr, *text_ = nullptr;
     QWidget* rest_fields_ = nullptr;
     ValueField *power_ = nullptr, *speed_ = nullptr, *pitch_ = nullptr, *passes_ = nullptr;
-    QCheckBox *air_ = nullptr, *title_on_ = nullptr, *labels_on_ = nullptr, *marks_on_ = nullptr;
+    QCheckBox* air_ = nullptr;
     StepDetails* details_ = nullptr;
     QLabel* left_out_ = nullptr;
     QPushButton* back_in_ = nullptr;

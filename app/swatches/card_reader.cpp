@@ -5,6 +5,7 @@
 #include <chalkline/pictures/view.hpp>
 #include <chalkline/raster/perspective.hpp>
 
+#include <QBuffer>
 #include <algorithm>
 
 namespace chalkline::app {
@@ -50,6 +51,18 @@ CardReader::Reading reading_of(CardReader::Photo photo, const geometry::Homograp
     return reading;
 }
 
+/// A photograph no larger than it needs to be, for keeping.
+void add_copy(CardReader::Reading& reading) {
+    constexpr int largest = 3000;  // px
+    const QImage photo = pictures::view_of(*reading.photo);
+    reading.kept_scale = std::min(1.0, static_cast<double>(largest) / std::max(photo.width(), photo.height()));
+    QBuffer buffer(&reading.kept);
+    buffer.open(QIODevice::WriteOnly);
+    const QSize size = photo.size() * reading.kept_scale;
+    (size == photo.size() ? photo : photo.scaled(size, Qt::KeepAspectRatio, Qt::SmoothTransformation))
+        .save(&buffer, "JPEG", 90);
+}
+
 }  // namespace
 
 void CardReader::read_file(const QString& path, const swatches::Layout& layout, std::vector<geometry::Point> marks) {
@@ -64,6 +77,7 @@ void CardReader::read_file(const QString& path, const swatches::Layout& layout, 
             if (!outcome.photo) return outcome;
             const auto onto = marks.empty() ? swatches::find_card(**outcome.photo, layout) : from_marks(marks, layout);
             if (onto) outcome.reading = reading_of(*outcome.photo, *onto, layout);
+            if (onto && marks.empty()) add_copy(*outcome.reading);
             return outcome;
         },
         [this](Outcome outcome) {
@@ -77,11 +91,16 @@ void CardReader::read_file(const QString& path, const swatches::Layout& layout, 
 void CardReader::read_with(const std::vector<geometry::Point>& clicks, const swatches::Layout& layout) {
     const auto onto = from_marks(clicks, layout);
     if (!waiting_ || !onto) return Q_EMIT failed(Error{std::string(swatches::error::marks_not_found), {}, {}, 0});
-    work_.start([photo = waiting_, onto = *onto, layout](const Watch&) { return reading_of(photo, onto, layout); },
-                [this](Reading reading) {
-                    waiting_.reset();
-                    Q_EMIT read(reading);
-                });
+    work_.start(
+        [photo = waiting_, onto = *onto, layout](const Watch&) {
+            Reading reading = reading_of(photo, onto, layout);
+            add_copy(reading);
+            return reading;
+        },
+        [this](Reading reading) {
+            waiting_.reset();
+            Q_EMIT read(reading);
+        });
 }
 
 void CardReader::give_up() {

@@ -6,6 +6,7 @@
 #include <chalkline/raster/image.hpp>
 #include <chalkline/swatches/photo.hpp>
 
+#include <QByteArray>
 #include <QImage>
 #include <QObject>
 #include <QString>
@@ -23,7 +24,9 @@ class CardReader : public QObject {
         Photo photo;
         std::vector<geometry::Point> marks;  ///< px in the photograph
         std::vector<std::pair<swatches::CellPlace, swatches::Measured>> swatches;
-        QImage straight;  ///< the card from above
+        QImage straight;        ///< the card from above
+        QByteArray kept{};      ///< a copy to be kept, as JPEG; empty of one whose marks were known
+        double kept_scale = 1;  ///< of the copy against the photograph
     };
     explicit CardReader(QObject* parent = nullptr) : QObject(parent) {}
 

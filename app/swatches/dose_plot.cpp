@@ -18,21 +18,15 @@ DosePlot::DosePlot(SwatchDesk& desk, const theme::Roles& roles, QWidget* parent)
 }
 
 void DosePlot::look() {
-    points_.clear();
-    curve_.reset();
-    if (desk_.burn()) {
-        points_ = swatches::dose_points(desk_.layout(), *desk_.burn());
-        curve_ = swatches::curve_of(points_);
-    }
     lowest_ = 0;
     highest_ = 0.1;
-    for (const auto& point : points_) {
+    for (const auto& point : desk_.points()) {
         lowest_ = std::min(lowest_, point.darkness);
         highest_ = std::max(highest_, point.darkness);
     }
-    least_ = points_.empty() ? 1 : points_.front().dose / 1.15;
-    most_ = points_.empty() ? 10 : std::max(points_.back().dose * 1.15, least_ * 1.3);
-    setAccessibleDescription(tr("%n measured swatches", nullptr, static_cast<int>(points_.size())));
+    least_ = desk_.points().empty() ? 1 : desk_.points().front().dose / 1.15;
+    most_ = desk_.points().empty() ? 10 : std::max(desk_.points().back().dose * 1.15, least_ * 1.3);
+    setAccessibleDescription(tr("%n measured swatches", nullptr, static_cast<int>(desk_.points().size())));
     update();
 }
 
@@ -47,7 +41,7 @@ QPointF DosePlot::place(double dose, double darkness) const {
 }
 
 std::optional<QPointF> DosePlot::place_of(swatches::CellPlace at) const {
-    for (const auto& point : points_)
+    for (const auto& point : desk_.points())
         if (point.place == at) return place(point.dose, point.darkness);
     return {};
 }
@@ -55,7 +49,7 @@ std::optional<QPointF> DosePlot::place_of(swatches::CellPlace at) const {
 void DosePlot::mousePressEvent(QMouseEvent* event) {
     const swatches::DosePoint* nearest = nullptr;
     double away = 12;  // px
-    for (const auto& point : points_) {
+    for (const auto& point : desk_.points()) {
         const QPointF off = place(point.dose, point.darkness) - event->position();
         if (const double far = std::hypot(off.x(), off.y()); far < away) {
             away = far;
@@ -79,22 +73,24 @@ void DosePlot::paintEvent(QPaintEvent*) {
     const bool area = desk_.record() && steps::burns_area(desk_.record()->card.settings.kind);
     painter.drawText(QRectF(8, height() - 19, width() - 16, 16), Qt::AlignRight | Qt::AlignVCenter,
                      area ? tr("dose, mJ/mm²") : tr("dose, mJ/mm"));
-    if (points_.empty()) {
+    if (desk_.points().empty()) {
         painter.drawText(f, Qt::AlignCenter | Qt::TextWordWrap, tr("Nothing measured yet"));
         return;
     }
-    painter.drawText(QRectF(8, height() - 19, width() - 16, 16), Qt::AlignLeft | Qt::AlignVCenter,
-                     tr("%1 to %2").arg(std::lround(points_.front().dose)).arg(std::lround(points_.back().dose)));
-    if (curve_) {
+    painter.drawText(
+        QRectF(8, height() - 19, width() - 16, 16), Qt::AlignLeft | Qt::AlignVCenter,
+        tr("%1 to %2").arg(std::lround(desk_.points().front().dose)).arg(std::lround(desk_.points().back().dose)));
+    if (desk_.curve()) {
         QPainterPath line, band;
         QPolygonF below;
         constexpr int steps = 80;
         for (int i = 0; i <= steps; ++i) {
             const double dose = least_ * std::pow(most_ / least_, static_cast<double>(i) / steps);
-            const double at = curve_->at(dose);
+            const double at = desk_.curve()->at(dose);
             i == 0 ? line.moveTo(place(dose, at)) : line.lineTo(place(dose, at));
-            i == 0 ? band.moveTo(place(dose, at + curve_->scatter)) : band.lineTo(place(dose, at + curve_->scatter));
-            below.prepend(place(dose, at - curve_->scatter));
+            i == 0 ? band.moveTo(place(dose, at + desk_.curve()->scatter))
+                   : band.lineTo(place(dose, at + desk_.curve()->scatter));
+            below.prepend(place(dose, at - desk_.curve()->scatter));
         }
         for (const QPointF& point : below)
             band.lineTo(point);
@@ -113,7 +109,7 @@ void DosePlot::paintEvent(QPaintEvent*) {
     };
     // The chosen one last: swatches of nearly the same dose lie on one another.
     for (const bool chosen : {false, true})
-        for (const auto& point : points_)
+        for (const auto& point : desk_.points())
             if ((point.place == desk_.cell()) == chosen) dot(point, chosen);
 }
 

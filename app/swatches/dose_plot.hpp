@@ -29,8 +29,6 @@ class DosePlot : public QWidget {
 
     SwatchDesk& desk_;
     const theme::Roles& roles_;
-    std::vector<swatches::DosePoint> points_;
-    std::optional<swatches::DoseCurve> curve_;
     double least_ = 1, most_ = 10, lowest_ = 0, highest_ = 1;
 };
 

@@ -3,6 +3,8 @@
 #include "recipes/recipe_desk.hpp"
 #include "theme/theme.hpp"
 
+#include <chalkline/swatches/advice.hpp>
+
 #include <QColor>
 #include <optional>
 
@@ -16,9 +18,16 @@ struct ExpectedLook {
     QColor colour;
 };
 
-/// By the newest card of this material, thickness, kind and machine that was measured and reaches this dose; none
-/// without one. REQUIRES: the wish names a kind.
-std::optional<ExpectedLook> expected_look(const RecipeDesk& desk, const recipes::Wish& wish, double dose,
-                                          const theme::Roles& roles);
+/// A burn of a card as the curve through it.
+struct CardCurve {
+    std::string card, at;  ///< its code, and when it was burned
+    swatches::DoseCurve curve;
+};
+/// Of all burns of this material, thickness, kind and machine that were measured. Each curve is fitted: ask once for
+/// many doses. REQUIRES: the wish names a kind.
+std::vector<CardCurve> card_curves(const RecipeDesk& desk, const recipes::Wish& wish);
+
+/// By the newest of them that reaches this dose; none without one.
+std::optional<ExpectedLook> expected_look(const std::vector<CardCurve>& curves, double dose, const theme::Roles& roles);
 
 }  // namespace chalkline::app

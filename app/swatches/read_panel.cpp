@@ -220,7 +220,6 @@ void ReadPanel::build_next(QVBoxLayout* all) {
     connect(keep_, &QPushButton::clicked, this, [this] {
         const auto recipe = desk_.recipe();
         if (!recipe || !recipes_.keep(tr("Keep swatch as recipe"), *recipe)) return;
-        const auto offered = swatches::verdicts_for(recipe->settings.kind);
         const Verdict good = recipe->settings.kind == steps::StepKind::cut ? Verdict::clean : Verdict::keeper;
         desk_.judge(tr("Verdict on a swatch"), [good](CellResult& result) {
             if (result.verdict == Verdict::none) result.verdict = good;
@@ -320,8 +319,8 @@ void ReadPanel::show_swatch() {
 
 /// Where more dose only chars, and how sure the curve is.
 QString ReadPanel::curve_words() const {
-    const auto points = swatches::dose_points(desk_.layout(), *desk_.burn());
-    const auto curve = swatches::curve_of(points);
+    const auto& points = desk_.points();
+    const auto& curve = desk_.curve();
     if (points.empty())
         return tr(
             "Take a picture of the card from above, with all four corner marks in it, or judge the swatches by eye.");

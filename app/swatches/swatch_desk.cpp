@@ -3,7 +3,7 @@
 
 #include "recipes/kept_photos.hpp"
 
-#include <chalkline/pictures/view.hpp>
+#include <chalkline/base/file.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/swatches/card_json.hpp>
 
@@ -17,8 +17,6 @@
 
 namespace chalkline::app {
 namespace {
-
-constexpr int largest_photo = 3000;  // px, of the copy that is kept
 
 WorkedCard worked_out(const swatches::Card& card, const machine::MachineProfile& machine,
                       const Surroundings& surroundings, const Watch& watch) {
@@ -52,7 +50,10 @@ SwatchDesk::SwatchDesk(JobDocument& document, RecipeDesk& recipes, MachineLink& 
       machine_(machine),
       surroundings_(std::move(surroundings)) {
     connect(&recipes_, &RecipeDesk::changed, this, &SwatchDesk::follow);
-    connect(&machine_, &MachineLink::profile_changed, this, [this] { work_out(); });
+    connect(&machine_, &MachineLink::profile_changed, this, [this] {
+        work_out();
+        look_at_burn();  // its doses go by the beam
+    });
     connect(&burns, &BurnDesk::began, this, [this] { burning_.start(); });
     connect(&burns, &BurnDesk::burned, this, &SwatchDesk::note_burned);
     connect(&reader_, &CardReader::read, this, &SwatchDesk::take);
@@ -134,7 +135,7 @@ void SwatchDesk::follow() {
             worked_ = {};
             cell_.reset();
             burn_ = -1;
-            show_photo();
+            look_at_burn();
         }
         return Q_EMIT changed();
     }
@@ -143,11 +144,10 @@ void SwatchDesk::follow() {
     const int burns = static_cast<int>(now->burns.size());
     if (burn_ < 0 || burn_ >= burns) burn_ = burns - 1;
     if (card_changed) {
-        layout_ = swatches::layout_of(now->card, machine_.profile().beam);
-        if (cell_ && !layout_.at(*cell_)) cell_.reset();
         work_out();
+        if (cell_ && !layout_.at(*cell_)) cell_.reset();
     }
-    show_photo();
+    look_at_burn();
     Q_EMIT changed();
 }
 
@@ -178,8 +178,14 @@ QString SwatchDesk::when(const swatches::CardBurn& burn) {
 void SwatchDesk::choose_burn(int index) {
     stop_reading();
     burn_ = index;
-    show_photo();
+    look_at_burn();
     Q_EMIT looked();
+}
+
+void SwatchDesk::look_at_burn() {
+    points_ = burn() ? swatches::dose_points(layout_, *burn()) : std::vector<swatches::DosePoint>();
+    curve_ = swatches::curve_of(points_);
+    show_photo();
 }
 
 swatches::CardRecord SwatchDesk::with_burn(swatches::CardRecord record, double seconds) const {
@@ -250,22 +256,19 @@ void SwatchDesk::read_photo(const QString& file) {
 void SwatchDesk::take(const CardReader::Reading& reading) {
     straight_ = reading.straight;
     if (!std::exchange(reading_, false) || !burn()) return Q_EMIT looked();
-    const QImage photo = pictures::view_of(*reading.photo);
-    const double scale = std::min(1.0, static_cast<double>(largest_photo) / std::max(photo.width(), photo.height()));
     // A name of its own: Undo brings the photograph before back.
     const QString name = QString("card-%1-%2.jpg")
                              .arg(QString::fromStdString(code_), QUuid::createUuid().toString(QUuid::WithoutBraces));
     const QString path = photo_folder() + "/" + name;
-    const QImage kept =
-        scale < 1 ? photo.scaled(photo.size() * scale, Qt::KeepAspectRatio, Qt::SmoothTransformation) : photo;
-    if (!QDir().mkpath(photo_folder()) || !kept.save(path, "JPEG", 90))
+    const std::string bytes(reading.kept.constData(), static_cast<std::size_t>(reading.kept.size()));
+    if (!QDir().mkpath(photo_folder()) || !replace_file(path.toStdString(), bytes))
         Q_EMIT message({tr("The photograph cannot be kept"), path, tr("What was read of it is kept all the same.")});
     straight_of_ = name.toStdString();
     change_burn(tr("Read card from photograph"), [&](swatches::CardBurn& burn) {
         burn.photo = name.toStdString();
         burn.marks.clear();
         for (const geometry::Point mark : reading.marks)
-            burn.marks.push_back(mark * scale);
+            burn.marks.push_back(mark * reading.kept_scale);
         for (const auto& [place, seen] : reading.swatches)
             burn.at_place_or_new(place).measured = seen;
     });

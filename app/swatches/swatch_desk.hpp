@@ -56,6 +56,9 @@ class SwatchDesk : public QObject {
     /// The newest first chosen; nothing while the card was never burned.
     const swatches::CardBurn* burn() const;
     int burn_index() const { return burn_; }
+    /// What was measured of it, and the curve through that.
+    const std::vector<swatches::DosePoint>& points() const { return points_; }
+    const std::optional<swatches::DoseCurve>& curve() const { return curve_; }
     /// "23 Nov 13:40"
     static QString when(const swatches::CardBurn& burn);
     void choose_burn(int index);
@@ -86,6 +89,7 @@ class SwatchDesk : public QObject {
  private:
     void follow();
     void work_out();
+    void look_at_burn();
     void stop_reading();
     void show_photo();
     void take(const CardReader::Reading& reading);
@@ -103,6 +107,8 @@ class SwatchDesk : public QObject {
     swatches::Layout layout_;
     WorkedCard worked_;
     int burn_ = -1;
+    std::vector<swatches::DosePoint> points_;
+    std::optional<swatches::DoseCurve> curve_;
     std::optional<swatches::CellPlace> cell_;
     QImage straight_;
     std::string straight_of_;  ///< file of the photograph

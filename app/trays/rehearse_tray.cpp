@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/rehearse_tray.hpp"
 
-#include "swatches/expected_look.hpp"
 #include "trays/compare_panel.hpp"
 #include "widgets/controls.hpp"
 
@@ -12,6 +11,7 @@
 #include <QHBoxLayout>
 #include <QSignalBlocker>
 #include <QVBoxLayout>
+#include <map>
 
 namespace chalkline::app {
 namespace {
@@ -299,12 +299,10 @@ void RehearseTray::show_dose(bool on) {
 }
 
 /// A patch of the colour the step will have, with where it is known from; null where no card says.
-QWidget* RehearseTray::make_look(const job::Step& step, QWidget* parent) const {
-    const auto& stock = context_.document.job().stock;
-    if (!stock || !step.on) return nullptr;
+QWidget* RehearseTray::make_look(const job::Step& step, const std::vector<CardCurve>& curves, QWidget* parent) const {
+    if (!step.on) return nullptr;
     const double dose = steps::whole_dose(step.settings, context_.machine.profile().beam);
-    const auto look =
-        expected_look(context_.recipes, context_.recipes.wish_for(*stock, step.settings.kind), dose, context_.roles);
+    const auto look = expected_look(curves, dose, context_.roles);
     if (!look) return nullptr;
     auto* line = new QWidget(parent);
     auto* row = new QHBoxLayout(line);
@@ -355,8 +353,15 @@ void RehearseTray::show_hot(const planning::DoseGrid& dose) {
         connect(button, &QPushButton::clicked, this, [this, place = hot.place] { context_.bed.point_at(place); });
         rows->addWidget(button, 0, Qt::AlignLeft);
     }
+    std::map<steps::StepKind, std::vector<CardCurve>> by_kind;
+    const auto curves_for = [&](steps::StepKind kind) -> const std::vector<CardCurve>& {
+        const auto [found, fresh] = by_kind.try_emplace(kind);
+        const auto& stock = context_.document.job().stock;
+        if (fresh && stock) found->second = card_curves(context_.recipes, context_.recipes.wish_for(*stock, kind));
+        return found->second;
+    };
     for (const job::Step& step : context_.document.job().steps)
-        if (QWidget* look = make_look(step, hot_))
+        if (QWidget* look = make_look(step, curves_for(step.settings.kind), hot_))
             rows->addWidget(look);
         else if (const QString against = dose_against_recipes(step); step.on && !against.isEmpty())
             rows->addWidget(make_label(against, Tone::plain, hot_));

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "swatches/expected_look.hpp"
 #include "tasks/task_runner.hpp"
 #include "trays/tray_context.hpp"
 #include "widgets/fold.hpp"
@@ -34,7 +35,7 @@ class RehearseTray : public QWidget {
     void show_gains(const std::vector<planning::Gain>& gains);
     void show_dose(bool on);
     void show_hot(const planning::DoseGrid& dose);
-    QWidget* make_look(const job::Step& step, QWidget* parent) const;
+    QWidget* make_look(const job::Step& step, const std::vector<CardCurve>& curves, QWidget* parent) const;
     QString dose_against_recipes(const job::Step& step) const;
 
     TrayContext context_;

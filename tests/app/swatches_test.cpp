@@ -212,13 +212,13 @@ TEST_CASE("from a new material to a recipe in a step by a card that is burned an
 
     // The rehearsal says how such a step will look on this material.
     const recipes::Wish wish{driver->recipes().machine(), "Pear wood", kept.thickness, steps::StepKind::engrave};
-    const auto look =
-        app::expected_look(driver->recipes(), wish, steps::whole_dose(kept.settings, driver->recipes().machine().beam),
-                           app::theme::light());
+    const auto curves = app::card_curves(driver->recipes(), wish);
+    const auto look = app::expected_look(curves, steps::whole_dose(kept.settings, driver->recipes().machine().beam),
+                                         app::theme::light());
     REQUIRE(look);
     CHECK(look->card == code);
     CHECK(look->darkness == Approx(cards.result({1, 1})->measured->darkness).margin(0.05));
-    CHECK_FALSE(app::expected_look(driver->recipes(), wish, 1e6, app::theme::light()));
+    CHECK_FALSE(app::expected_look(curves, 1e6, app::theme::light()));
 
     // And a finer card round it.
     REQUIRE(driver.click("Finer card around this one"));
