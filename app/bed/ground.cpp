@@ -69,6 +69,27 @@ void draw_rulers(QPainter& painter, const geometry::Box& bed, const Camera& came
                          millimetres(y));
 }
 
+/// The unrolled wall: what is taken by chuck, foot and handle hatched, and the seam at both ends of the turn.
+static void draw_wall(QPainter& painter, const job::RoundPiece& piece, const Camera& camera,
+                      const theme::Roles& roles) {
+    const geometry::Box wall{0, 0, piece.length, piece.turn()}, free = piece.free_part();
+    QPainterPath taken;
+    taken.addRect(rect_of(wall, camera));
+    taken.addRect(rect_of(free, camera));
+    QColor soft = roles.stock_edge;
+    soft.setAlphaF(0.35F);
+    painter.fillPath(taken, QBrush(soft, Qt::BDiagPattern));
+    painter.setPen(QPen(roles.accent, 1.6, Qt::DashLine));
+    for (const double y : {wall.bottom, wall.top})
+        painter.drawLine(camera.to_screen({wall.left, y}), camera.to_screen({wall.right, y}));
+    painter.setFont(theme::font(theme::tiny, QFont::DemiBold));
+    painter.setPen(roles.accent);
+    const QRectF all = rect_of(wall, camera).normalized();
+    painter.drawText(all.bottomLeft() + QPointF(10, 15), worded("seam · the wall unrolled"));
+    painter.drawText(all.topLeft() + QPointF(10, 14),
+                     worded("seam again, after one turn of %1 mm").arg(millimetres(piece.turn())));
+}
+
 void draw_stock(QPainter& painter, const job::Stock& stock, const Camera& camera, const theme::Roles& roles) {
     const QPolygonF outline = polygon_of(stock.outline(), camera);
     QPainterPath piece;
@@ -97,6 +118,7 @@ void draw_stock(QPainter& painter, const job::Stock& stock, const Camera& camera
     painter.setPen(QPen(roles.stock_edge, 1.2));
     painter.setBrush(Qt::NoBrush);
     painter.drawPath(piece);
+    if (stock.form == job::Stock::Form::round) return draw_wall(painter, stock.round, camera, roles);
     painter.setFont(theme::font(theme::tiny, QFont::DemiBold));
     painter.setPen(roles.accent);
     const QString text = worded("%1 %2 mm · %3 × %4 mm")

@@ -16,7 +16,7 @@ constexpr int stock_drag_merge = 3;
 }  // namespace
 
 HandleFrame StockHand::frame() const {
-    if (!document_.job().stock || desk_.held()) return {};
+    if (!document_.job().stock || document_.job().round_piece() || desk_.held()) return {};
     const job::Stock& stock = *document_.job().stock;
     const Point own = Transform::turn(-stock.angle)(stock.corner);
     return {{own.x, own.y, own.x + stock.width, own.y + stock.height}, stock.angle};
@@ -40,7 +40,7 @@ bool StockHand::press_handle(QPointF at, const Camera& camera) {
 }
 
 bool StockHand::press_piece(QPointF at, const Camera& camera) {
-    if (!document_.job().stock || desk_.held()) return false;
+    if (!document_.job().stock || document_.job().round_piece() || desk_.held()) return false;
     if (!geometry::contains({{document_.job().stock->outline()}, geometry::FillRule::non_zero}, camera.to_bed(at)))
         return false;
     start(Grip::piece, at);

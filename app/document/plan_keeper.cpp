@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "document/plan_keeper.hpp"
 
+#include <chalkline/job/round_piece.hpp>
 #include <chalkline/planning/frame.hpp>
 
 #include <algorithm>
@@ -80,7 +81,7 @@ Planned work_out(machine::Program program, const machine::MachineProfile& machin
 }
 
 PlanKeeper::PlanKeeper(JobDocument& document, machine::MachineProfile machine, QObject* parent)
-    : QObject(parent), document_(document), ground_{std::move(machine)} {
+    : QObject(parent), document_(document), flat_{std::move(machine)}, ground_(flat_) {
     connect(&document_, &JobDocument::changed, this, [this](JobChange change) {
         if (change == JobChange::everything) {  // another job
             only_ = {};
@@ -103,8 +104,8 @@ void PlanKeeper::set_only(const planning::PlanOptions& only) {
     start();
 }
 
-void PlanKeeper::set_ground(const planning::CheckGround& ground) {
-    ground_ = ground;
+void PlanKeeper::set_ground(const planning::CheckGround& flat) {
+    flat_ = flat;
     start();
 }
 
@@ -121,6 +122,8 @@ void PlanKeeper::forget_what_is_gone() {
 }
 
 void PlanKeeper::start() {
+    ground_ = flat_;
+    ground_.machine = job::machine_for(document_.job(), flat_.machine);
     // A program from a file does not depend on the job's surroundings.
     if (!program_name_.isEmpty() && document_.job().motifs.empty()) return;
     program_name_.clear();

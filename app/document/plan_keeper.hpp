@@ -52,8 +52,9 @@ class PlanKeeper : public QObject {
     /// Only some steps or motifs are planned, and burned, until it is said again; at rest everything is.
     void set_only(const planning::PlanOptions& only);
     const planning::PlanOptions& only() const { return only_; }
-    /// What jobs are checked against from now on.
-    void set_ground(const planning::CheckGround& ground);
+    /// What jobs are checked against from now on; the machine as it is kept.
+    void set_ground(const planning::CheckGround& flat);
+    /// The same for this job: the machine turns where its piece is round.
     const planning::CheckGround& ground() const { return ground_; }
     /// Proofs made for plans, for whoever shows pictures. May be asked from any thread.
     const std::shared_ptr<planning::ProofShelf>& shelf() const { return shelf_; }
@@ -73,7 +74,7 @@ class PlanKeeper : public QObject {
     void start();
 
     JobDocument& document_;
-    planning::CheckGround ground_;
+    planning::CheckGround flat_, ground_;
     planning::PlanOptions only_;
     std::shared_ptr<planning::ProofShelf> shelf_ = std::make_shared<planning::ProofShelf>();
     Planned planned_;

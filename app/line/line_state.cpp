@@ -84,6 +84,8 @@ MarkFact stock_fact(const job::Job& job, const Planned& planned) {
         return {meant ? MarkState::done : MarkState::attention, tr("%1 mm off the stock").arg(mm(planned.off_stock))};
     }
     if (const auto open = first_open(planned.checks, about_stock)) return {MarkState::attention, *open};
+    if (const job::RoundPiece* piece = job.round_piece())
+        return {MarkState::done, tr("in the rotary, ø %1 mm").arg(mm(piece->diameter))};
     return {MarkState::done,
             tr("%1 %2 mm").arg(QString::fromStdString(job.stock->material).toLower(), mm(job.stock->thickness.mm()))};
 }

@@ -18,7 +18,7 @@ ConnectionSheet::ConnectionSheet(MachineLink& machine, MachineKeeper& keeper,
     : Sheet(tr("Connect a machine"), over),
       keeper_(keeper),
       watch_(nullptr, std::move(list)),
-      asker_(machine.profile(), nullptr) {
+      asker_(machine.flat_profile(), nullptr) {
     setFixedWidth(560);
     note_ = add_text(tr("Looking for ports…"), Tone::quiet);
     list_ = new QWidget(this);

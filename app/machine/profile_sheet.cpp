@@ -37,7 +37,7 @@ ProfileSheet::ProfileSheet(MachineLink& machine, MachineKeeper& keeper, QWidget*
     body->setObjectName("trayPage");
     auto* all = new QVBoxLayout(body);
     all->setContentsMargins(0, 0, 12, 0);
-    auto* name = new QLineEdit(QString::fromStdString(machine.profile().name), body);
+    auto* name = new QLineEdit(QString::fromStdString(machine.flat_profile().name), body);
     name->setAccessibleName(tr("Name of the machine"));
     begin_row(all, tr("Name"), body)->addWidget(name);
     takers_.push_back([name](Profile& profile) -> Result<void> {
@@ -48,6 +48,7 @@ ProfileSheet::ProfileSheet(MachineLink& machine, MachineKeeper& keeper, QWidget*
     add_beam(all);
     add_motion(all);
     add_focus(all);
+    add_rotary(all);
     add_habits(all);
     all->addStretch(1);
     scroll->setWidget(body);
@@ -130,7 +131,7 @@ void ProfileSheet::add_lines(QVBoxLayout* rows, const QString& name, const std::
 }
 
 void ProfileSheet::add_bed(QVBoxLayout* all) {
-    const Profile& profile = machine_.profile();
+    const Profile& profile = machine_.flat_profile();
     auto* fold = new Fold(tr("Bed and home"), this);
     fold->set_open(true);
     all->addWidget(fold);
@@ -180,7 +181,7 @@ void ProfileSheet::add_place(QVBoxLayout* rows, const machine::NamedPlace& place
 }
 
 void ProfileSheet::add_beam(QVBoxLayout* all) {
-    const Profile& profile = machine_.profile();
+    const Profile& profile = machine_.flat_profile();
     auto* fold = new Fold(tr("Beam"), this);
     all->addWidget(fold);
     auto* rows = fold->body();
@@ -212,7 +213,7 @@ void ProfileSheet::add_beam(QVBoxLayout* all) {
 }
 
 void ProfileSheet::add_motion(QVBoxLayout* all) {
-    const Profile& profile = machine_.profile();
+    const Profile& profile = machine_.flat_profile();
     auto* fold = new Fold(tr("Speed and link"), this);
     all->addWidget(fold);
     auto* rows = fold->body();
@@ -244,14 +245,11 @@ void ProfileSheet::add_motion(QVBoxLayout* all) {
 }
 
 void ProfileSheet::add_focus(QVBoxLayout* all) {
-    const Profile& profile = machine_.profile();
-    auto* fold = new Fold(tr("Focus, rotary, air and start button"), this);
+    const Profile& profile = machine_.flat_profile();
+    auto* fold = new Fold(tr("Focus, air and start button"), this);
     all->addWidget(fold);
     auto* rows = fold->body();
     add_tick(rows, tr("The machine moves its focus (Z)"), profile.z_axis, [](Profile& p, bool v) { p.z_axis = v; });
-    add_choice(rows, tr("Rotary for round pieces"), {tr("none"), tr("turns instead of Y"), tr("on an axis of its own")},
-               static_cast<int>(profile.rotary),
-               [](Profile& p, int v) { p.rotary = static_cast<machine::RotaryAxis>(v); });
     add_field(rows, tr("Height of the focus gauge"), make_length_field(tr("Focus gauge"), fold), profile.focus.height,
               [](Profile& p, double v) { p.focus.height = v; });
     add_tick(rows, tr("A touch probe is wired to the controller"), profile.focus.probe,
@@ -266,8 +264,36 @@ void ProfileSheet::add_focus(QVBoxLayout* all) {
              [](Profile& p, bool v) { p.start_button = v; });
 }
 
+void ProfileSheet::add_rotary(QVBoxLayout* all) {
+    const machine::Rotary& rotary = machine_.flat_profile().rotary;
+    auto* fold = new Fold(tr("Rotary for round pieces"), this);
+    all->addWidget(fold);
+    auto* rows = fold->body();
+    add_choice(rows, tr("The rotary"), {tr("none"), tr("is plugged in instead of Y"), tr("has an axis of its own (A)")},
+               static_cast<int>(rotary.axis),
+               [](Profile& p, int v) { p.rotary.axis = static_cast<machine::RotaryAxis>(v); });
+    add_choice(rows, tr("The piece"), {tr("is held by a chuck"), tr("lies on rollers")}, static_cast<int>(rotary.drive),
+               [](Profile& p, int v) { p.rotary.drive = static_cast<machine::RotaryDrive>(v); });
+    add_field(rows, tr("One turn of chuck or roller counts"),
+              make_number_field(tr("Counted in one turn"), tr("mm or °"), 3, 0.01, fold), rotary.per_turn,
+              [](Profile& p, double v) { p.rotary.per_turn = v; });
+    auto* hint =
+        make_label(tr("As the controller counts it: the motor's steps in one turn, gears included, over its steps "
+                      "for a millimetre or degree of that axis ($101, or $103)."),
+                   Tone::quiet, fold);
+    rows->addWidget(hint);
+    add_field(rows, tr("Diameter of a roller"), make_length_field(tr("Roller diameter"), fold), rotary.roller_diameter,
+              [](Profile& p, double v) { p.rotary.roller_diameter = v; });
+    add_field(rows, tr("Fastest, on an axis of its own"),
+              make_number_field(tr("Fastest of the rotary"), tr("counted/min"), 0, 1, fold), rotary.max_rate,
+              [](Profile& p, double v) { p.rotary.max_rate = v; });
+    add_field(rows, tr("Acceleration, on an axis of its own"),
+              make_number_field(tr("Acceleration of the rotary"), tr("counted/s²"), 0, 1, fold), rotary.acceleration,
+              [](Profile& p, double v) { p.rotary.acceleration = v; });
+}
+
 void ProfileSheet::add_habits(QVBoxLayout* all) {
-    const Profile& profile = machine_.profile();
+    const Profile& profile = machine_.flat_profile();
     auto* fold = new Fold(tr("Checklist and own lines"), this);
     all->addWidget(fold);
     auto* rows = fold->body();
@@ -280,7 +306,7 @@ void ProfileSheet::add_habits(QVBoxLayout* all) {
 }
 
 Result<ProfileSheet::Profile> ProfileSheet::read() const {
-    Profile profile = machine_.profile();
+    Profile profile = machine_.flat_profile();
     for (const auto& take : takers_)
         if (const auto taken = take(profile); !taken) return tl::unexpected(taken.error());
     std::erase_if(profile.places, [this](const machine::NamedPlace& place) {

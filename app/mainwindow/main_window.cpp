@@ -18,6 +18,8 @@
 #include "widgets/sheet.hpp"
 #include "widgets/tray_page.hpp"
 
+#include <chalkline/job/round_piece.hpp>
+
 #include <QApplication>
 #include <QBuffer>
 #include <QClipboard>
@@ -104,6 +106,7 @@ MainWindow::MainWindow(const WindowOptions& options)
     connect(&art_, &ArtDesk::changed, this, &MainWindow::show_line);
     connect(&inbox_, &Inbox::changed, this, &MainWindow::show_line);
     connect(&document_, &JobDocument::changed, this, [this](JobChange change) {
+        if (touches(change, JobChange::stock)) take_piece();
         if (touches(change, JobChange::file) && !document_.unsaved()) note_recent_job(document_.path());
     });
     connect(&appearance_, &Appearance::changed, this, &MainWindow::show_appearance);
@@ -118,6 +121,9 @@ MainWindow::MainWindow(const WindowOptions& options)
         files_->set_machine(machine_.profile());
         recipes_.set_machine(machine_.profile());
         take_recipes();
+        // Another piece, another ground: flat bed and unrolled wall are looked at anew.
+        if (const bool round = machine_.profile().turning.has_value(); std::exchange(shows_wall_, round) != round)
+            bed_->fit_bed();
         bed_->update();
     });
     // The simulated machine has no edges anyone could hurt: it finds home by itself and is ready to burn.
@@ -197,8 +203,10 @@ void MainWindow::build() {
     steps_tray_ = new StepsTray(context);
     auto* burn = new BurnTray(context);
     auto* rehearse = new RehearseTray(context);
-    for (QWidget* tray : std::initializer_list<QWidget*>{art, steps_tray_, new StockTray(context), rehearse,
-                                                         new FrameTray(context), burn})
+    auto* stock = new StockTray(context);
+    connect(stock, &StockTray::refused, this, [this](const Error& error) { show_message(wording::describe(error)); });
+    for (QWidget* tray :
+         std::initializer_list<QWidget*>{art, steps_tray_, stock, rehearse, new FrameTray(context), burn})
         trays_->addWidget(make_tray_page(tray));
 
     auto* middle = new QHBoxLayout;
@@ -298,7 +306,15 @@ void MainWindow::show_recipe(recipes::RecipeId id) {
 
 /// What is known of materials decides checks too.
 void MainWindow::take_recipes() {
-    plans_.set_ground({machine_.profile(), recipes_.all(), recipes_.rules().ceiling});
+    plans_.set_ground({machine_.flat_profile(), recipes_.all(), recipes_.rules().ceiling});
+}
+
+/// Flat or round: the machine is what the job's piece makes it.
+void MainWindow::take_piece() {
+    const job::RoundPiece* piece = document_.job().round_piece();
+    const auto wall = piece ? std::optional(job::wall_of(*piece)) : std::nullopt;
+    sample_.put_in(wall);
+    machine_.put_in(wall);
 }
 
 void MainWindow::choose(Mark mark) {
@@ -405,7 +421,7 @@ void MainWindow::open_connection() {
 }
 
 void MainWindow::connect_sample_machine() {
-    sample_.start(machine_.profile(), options_.simulator_speed);
+    sample_.start(machine_.flat_profile(), options_.simulator_speed);
 }
 
 // ---------------------------------------------------------------- keys, drops, closing

@@ -102,6 +102,8 @@ class MainWindow : public QWidget {
     void ask_to_burn();
     void open_connection();
     void take_recipes();
+    void take_piece();
+    bool shows_wall_ = false;  ///< the bed is the wall of a round piece
     void save_run_sheet();
     void show_program(const QString& name, const machine::Program& program);
     void open_burned(const BurnRecord& record);

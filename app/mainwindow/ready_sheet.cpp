@@ -54,6 +54,15 @@ QString check_words(const BurnDesk& desk) {
     return open.isEmpty() ? Sheet::tr("all pass") : open.join("; ");
 }
 
+/// A rotary nobody thinks of ruins pieces either way.
+QString rotary_words(const job::Job& job, const machine::MachineProfile& machine) {
+    if (const job::RoundPiece* piece = job.round_piece())
+        return Sheet::tr("turns a piece of ø %1; it is plugged in and the seam is where the head was set")
+            .arg(QString::fromStdString(format_length(Length::mm(piece->diameter), LengthUnit::mm)));
+    return machine.rotary.axis == machine::RotaryAxis::instead_of_y ? Sheet::tr("this job is flat: it is unplugged")
+                                                                    : QString();
+}
+
 QString checklist_words(const machine::MachineProfile& machine) {
     QString words;
     for (const std::string& line : machine.checklist)
@@ -78,6 +87,8 @@ void open_ready_sheet(const job::Job& job, const PlanKeeper& plans, BurnDesk& de
                                               : Sheet::tr("the chosen art; the rest of the job is not burned"));
     sheet->add_row(Sheet::tr("How long"), Sheet::tr("about %1").arg(wording::duration(desk.expected(*planned.plan))));
     sheet->add_row(Sheet::tr("Focus"), focus_words(job, desk, machine));
+    if (const QString rotary = rotary_words(job, machine); !rotary.isEmpty())
+        sheet->add_row(Sheet::tr("Rotary"), rotary);
     sheet->add_row(Sheet::tr("Frame"), frame_words(desk));
     if (const QString trims = trim_words(job, desk); !trims.isEmpty()) sheet->add_row(Sheet::tr("Trimmed"), trims);
     sheet->add_row(Sheet::tr("Checks"), check_words(desk));

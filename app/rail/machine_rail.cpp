@@ -39,7 +39,11 @@ MachineRail::MachineRail(MachineLink& machine, const theme::Roles& roles, QWidge
     place_->setAccessibleName(tr("Place of the head"));
     machine_button_ = make_button({}, ButtonLook::top, this);
     machine_button_->setToolTip(tr("Connect, change or disconnect the machine"));
+    rotary_ = new QLabel(tr("ROTARY"), this);
+    rotary_->setObjectName("rotary");
+    rotary_->setToolTip(tr("A round piece turns instead of the bed lying still: Y is millimetres round it"));
     row->addWidget(state_);
+    row->addWidget(rotary_);
     row->addSpacing(6);
     row->addWidget(place_);
     row->addWidget(machine_button_);
@@ -75,7 +79,12 @@ void MachineRail::follow() {
     place_->setText(!known ? tr("X —  Y — mm")
                            : (now.placed_by_hand ? tr("X %1  Y %2 mm, set by hand") : tr("X %1  Y %2 mm"))
                                  .arg(figure(now.position->x), figure(now.position->y)));
-    const QString profile = QString::fromStdString(machine_.profile().name);
+    const machine::MachineProfile& job_sees = machine_.profile();
+    rotary_->setVisible(job_sees.turning.has_value());
+    rotary_->setStyleSheet(QString("color: %1; background: %2; border-radius: 4px; padding: 3px 8px; font-weight: 700;")
+                               .arg(roles_.rail.name(), roles_.attention.name()));
+    rotary_->setText(tr("ROTARY · %1 mm round").arg(figure(job_sees.depth)));
+    const QString profile = QString::fromStdString(job_sees.name);
     machine_button_->setText(now.connected ? tr("%1 · %2").arg(profile, machine_.name())
                                            : tr("%1 · connect…").arg(profile));
     const bool idle = now.connected && now.activity == Activity::none;
@@ -84,8 +93,11 @@ void MachineRail::follow() {
     home_->setEnabled(locked || (idle && now.state == ControllerState::idle));
     const Duration homing =
         planning::homing_time(machine_.profile(), now.position_sure ? now.position : std::optional<geometry::Point>());
-    home_->setToolTip(homing > Duration() ? tr("Find home, about %1").arg(wording::duration(homing))
-                                          : tr("This machine has no switches to find home by"));
+    const bool turns_home = job_sees.turning && job_sees.turning->axis != machine::RotaryAxis::fourth;
+    home_->setEnabled(home_->isEnabled() && !turns_home);
+    home_->setToolTip(turns_home ? tr("Finding home would turn the piece: home before the rotary is plugged in")
+                      : homing > Duration() ? tr("Find home, about %1").arg(wording::duration(homing))
+                                            : tr("This machine has no switches to find home by"));
     const bool held = now.state == ControllerState::hold || now.state == ControllerState::door;
     hold_->setVisible(now.can.hold);
     resume_->setVisible(now.can.hold);

@@ -32,6 +32,7 @@ class MachineRail : public QWidget {
     MachineLink& machine_;
     const theme::Roles& roles_;
     QPushButton* state_;
+    QLabel* rotary_ = nullptr;  ///< shown while a round piece is in the machine
     QLabel* place_;
     QPushButton *machine_button_, *unlock_, *home_, *hold_, *resume_, *stop_;
     int moving_ = 0;  ///< the key that is held and moves the head; 0: none

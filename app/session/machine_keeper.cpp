@@ -24,7 +24,7 @@ QString key_for(const QString& address) {
 }  // namespace
 
 MachineKeeper::MachineKeeper(MachineLink& machine, QString folder, QObject* parent)
-    : QObject(parent), machine_(machine), folder_(std::move(folder)), first_(machine.profile()) {
+    : QObject(parent), machine_(machine), folder_(std::move(folder)), first_(machine.flat_profile()) {
     connect(&machine_, &MachineLink::ready, this, &MachineKeeper::meet);
     connect(&machine_, &MachineLink::changed, this, &MachineKeeper::count_beam);
     use(sample_key());
@@ -42,7 +42,7 @@ void MachineKeeper::connect_to(const QString& address) {
 
 void MachineKeeper::connect_to(const QString& address, int baud, machine::Dialect dialect) {
     use(key_for(address));
-    machine::MachineProfile profile = machine_.profile();
+    machine::MachineProfile profile = machine_.flat_profile();
     profile.baud = baud;
     profile.dialect = dialect;
     machine_.set_profile(profile);
@@ -98,9 +98,9 @@ machine::MachineProfile MachineKeeper::told(const machine::MachineProfile& base)
 /// The controller answered. The first time its figures are taken; later they are compared with what it said then.
 void MachineKeeper::meet() {
     if (machine_.is_sample()) return;
-    const machine::MachineProfile now = told(machine_.profile());
+    const machine::MachineProfile now = told(machine_.flat_profile());
     if (!met_before_) {
-        const auto taken = machine::differences(machine_.profile(), now);
+        const auto taken = machine::differences(machine_.flat_profile(), now);
         keep(now);
         remember_facts();
         const QString beam = tr("It does not know its beam: set watts and spot under “Machine” in the rail.");
@@ -119,7 +119,7 @@ void MachineKeeper::meet() {
     }
     const auto seen = read_file(file_of(key_, ".seen").toStdString());
     if (seen && *seen == machine::to_json(told({}))) return;
-    differences_ = machine::differences(machine_.profile(), now);
+    differences_ = machine::differences(machine_.flat_profile(), now);
     if (differences_.empty())
         remember_facts();
     else
@@ -127,7 +127,7 @@ void MachineKeeper::meet() {
 }
 
 void MachineKeeper::take_the_controllers() {
-    keep(told(machine_.profile()));
+    keep(told(machine_.flat_profile()));
     keep_mine();
 }
 
@@ -148,7 +148,7 @@ void MachineKeeper::count_beam() {
     if (!was_burning && unkept_hours_ <= 0) return;
     if (was_burning && now.power > 0) unkept_hours_ += std::min(gone, longest_between_statuses) / 3600;
     if (machine_.active() || unkept_hours_ <= 0) return;
-    machine::MachineProfile profile = machine_.profile();
+    machine::MachineProfile profile = machine_.flat_profile();
     profile.beam_hours += std::exchange(unkept_hours_, 0);
     keep(profile);
 }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "session/machine_link.hpp"
 
+#include <chalkline/base/file.hpp>
 #include <chalkline/machine/encoder.hpp>
 
 #include <sys/prctl.h>
@@ -15,7 +16,7 @@
 
 namespace chalkline::app {
 MachineLink::MachineLink(machine::MachineProfile profile, QObject* parent)
-    : QObject(parent), profile_(std::move(profile)) {}
+    : QObject(parent), flat_(std::move(profile)), profile_(flat_) {}
 
 MachineLink::~MachineLink() = default;
 
@@ -70,7 +71,17 @@ void MachineLink::connect_to_sample(const QString& port) {
     sample_ = true;
 }
 
-void MachineLink::set_profile(const machine::MachineProfile& profile) {
+void MachineLink::set_profile(const machine::MachineProfile& flat) {
+    flat_ = flat;
+    use(wall_ ? machine::on_wall(flat_, *wall_) : flat_);
+}
+
+void MachineLink::put_in(const std::optional<machine::RoundWall>& wall) {
+    wall_ = wall;
+    use(wall_ ? machine::on_wall(flat_, *wall_) : flat_);
+}
+
+void MachineLink::use(const machine::MachineProfile& profile) {
     if (profile == profile_) return;
     const bool figures = !machine::plans_alike(profile_, profile);
     machine::MachineProfile but_for_hours = profile_;
@@ -260,11 +271,28 @@ void SampleMachine::start(const machine::MachineProfile& profile, const QString&
         Q_EMIT failed("chalkline-sim");
         return;
     }
+    write_piece();
     QFile file(folder_.filePath("machine.json"));
     if (file.open(QIODevice::WriteOnly)) file.write(QByteArray::fromStdString(machine::to_json(profile)));
     file.close();
     process_.start(program, {"--pty", folder_.filePath("port"), "--profile", file.fileName(), "--speed", speed,
-                             "--settings", folder_.filePath("settings"), "--picture", picture()});
+                             "--settings", folder_.filePath("settings"), "--picture", picture(), "--round-piece",
+                             folder_.filePath("piece.json")});
+}
+
+void SampleMachine::put_in(const std::optional<machine::RoundWall>& wall) {
+    if (wall == wall_) return;
+    wall_ = wall;
+    write_piece();
+}
+
+/// What the simulated rotary holds; it looks there while it is at rest.
+void SampleMachine::write_piece() const {
+    const QString name = folder_.filePath("piece.json");
+    if (wall_)
+        (void)replace_file(name.toStdString(), machine::to_json(*wall_));
+    else
+        QFile::remove(name);
 }
 
 void SampleMachine::take_picture() {

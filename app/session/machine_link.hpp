@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/link/session_runner.hpp>
-#include <chalkline/machine/profile.hpp>
+#include <chalkline/machine/rotary.hpp>
 #include <chalkline/machine/session.hpp>
 
 #include <QObject>
@@ -30,9 +30,14 @@ class MachineLink : public QObject {
     explicit MachineLink(machine::MachineProfile profile, QObject* parent = nullptr);
     ~MachineLink() override;
 
+    /// The machine as the job finds it: flat, or turning the job's round piece.
     const machine::MachineProfile& profile() const { return profile_; }
+    /// The machine as it is kept, whatever lies in it.
+    const machine::MachineProfile& flat_profile() const { return flat_; }
     /// Other figures from now on, for the controller that is connected too.
-    void set_profile(const machine::MachineProfile& profile);
+    void set_profile(const machine::MachineProfile& flat);
+    /// What the rotary holds from now on; nothing: the machine is flat.
+    void put_in(const std::optional<machine::RoundWall>& wall);
     const machine::Snapshot& snapshot() const { return snapshot_; }
     /// Where the head is on the bed, as long as that is sure.
     std::optional<geometry::Point> head() const;
@@ -108,7 +113,10 @@ class MachineLink : public QObject {
         std::shared_ptr<Witness> witness;
     };
 
-    machine::MachineProfile profile_;
+    void use(const machine::MachineProfile& profile);
+
+    machine::MachineProfile flat_, profile_;
+    std::optional<machine::RoundWall> wall_;  ///< in the rotary
     machine::Snapshot snapshot_;
     std::shared_ptr<Stand> stand_ = std::make_shared<Stand>();
     QString name_;
@@ -129,6 +137,8 @@ class SampleMachine : public QObject {
     void start(const machine::MachineProfile& profile, const QString& speed);
     /// Asks for a picture of its bed, 10 pixels a millimetre; `pictured` follows when it runs.
     void take_picture();
+    /// What its rotary holds from now on.
+    void put_in(const std::optional<machine::RoundWall>& wall);
 
  Q_SIGNALS:
     void pictured(const QString& file);
@@ -137,6 +147,8 @@ class SampleMachine : public QObject {
 
  private:
     QString picture() const { return folder_.filePath("bed.png"); }
+    void write_piece() const;
+    std::optional<machine::RoundWall> wall_;
     QTemporaryDir folder_;
     QProcess process_;
     QTimer waiting_;  ///< for the picture

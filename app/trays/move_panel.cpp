@@ -50,7 +50,7 @@ MovePanel::MovePanel(const TrayContext& context, QWidget* parent) : QWidget(pare
     speed->addStretch(1);
     all->addLayout(speed);
     connect(speed_, &ValueField::committed, this, [this](double wanted) {
-        machine::MachineProfile profile = context_.machine.profile();
+        machine::MachineProfile profile = context_.machine.flat_profile();
         profile.jog_speed = std::clamp(wanted, 1.0, profile.top_speed().mm_per_min());
         context_.keeper.keep(profile);
     });
@@ -164,7 +164,7 @@ void MovePanel::keep_place() {
     const auto head = context_.machine.head();
     const std::string name = place_name_->text().trimmed().toStdString();
     if (!head || name.empty()) return;
-    machine::MachineProfile profile = context_.machine.profile();
+    machine::MachineProfile profile = context_.machine.flat_profile();
     std::erase_if(profile.places, [&](const machine::NamedPlace& place) { return place.name == name; });
     profile.places.push_back({name, *head});
     context_.keeper.keep(profile);

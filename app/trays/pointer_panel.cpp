@@ -38,7 +38,7 @@ void PointerPanel::take() {
         return follow();
     }
     // With the head here the dot lies where the head stood before.
-    machine::MachineProfile profile = context_.machine.profile();
+    machine::MachineProfile profile = context_.machine.flat_profile();
     profile.pointer = *mark_ - *head;
     mark_.reset();
     context_.keeper.keep(profile);

@@ -4,8 +4,10 @@
 #include "bed/photo_sheet.hpp"
 #include "trays/marked_places.hpp"
 #include "trays/marking_panel.hpp"
+#include "trays/round_piece_panel.hpp"
 
 #include <chalkline/job/edits.hpp>
+#include <chalkline/job/round_piece.hpp>
 
 #include <QGridLayout>
 #include <QVBoxLayout>
@@ -49,7 +51,10 @@ StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     y_ = make_length_field(tr("Near left corner, from the near edge"), form_);
     angle_ = make_angle_field(tr("Turned by"), form_);
     const auto put = [&](int row, const QString& name, QWidget* first, QWidget* second) {
-        grid->addWidget(make_label(name, Tone::quiet, form_), row, 0);
+        auto* label = make_label(name, Tone::quiet, form_);
+        if (row > 0) of_flat_pieces_.insert(of_flat_pieces_.end(), {label, first});
+        if (row > 0 && second) of_flat_pieces_.push_back(second);
+        grid->addWidget(label, row, 0);
         grid->addWidget(first, row, 1);
         if (second) grid->addWidget(second, row, 2);
     };
@@ -60,6 +65,7 @@ StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     form_of_piece_->addItem(tr("Rectangle"), static_cast<int>(job::Stock::Form::rectangle));
     form_of_piece_->addItem(tr("Round"), static_cast<int>(job::Stock::Form::ellipse));
     form_of_piece_->addItem(tr("Chosen art's outline"), static_cast<int>(job::Stock::Form::outline));
+    form_of_piece_->addItem(tr("Round, in the rotary"), static_cast<int>(job::Stock::Form::round));
     connect(form_of_piece_, &QComboBox::activated, this, &StockTray::choose_form);
     grid->addWidget(make_label(tr("Form"), Tone::quiet, form_), 4, 0);
     grid->addWidget(form_of_piece_, 4, 1, 1, 2);
@@ -68,14 +74,19 @@ StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     put(3, tr("Turned by"), angle_, nullptr);
     grid->setColumnMinimumWidth(0, 108);
     all->addWidget(form_);
-    grid->addWidget(make_label(tr("Drag it on the bed, or its handles."), Tone::quiet, form_), 5, 0, 1, 3);
+    auto* drag = make_label(tr("Drag it on the bed, or its handles."), Tone::quiet, form_);
+    of_flat_pieces_.push_back(drag);
+    grid->addWidget(drag, 5, 0, 1, 3);
+    round_ = new RoundPiecePanel(context, this);
+    connect(round_, &RoundPiecePanel::refused, this, &StockTray::refused);
+    grid->addWidget(round_, 6, 0, 1, 3);
     fault_ = make_label({}, Tone::attention, this);
     all->addWidget(fault_);
 
     auto* heading = make_label(tr("The job on it"), Tone::heading, form_);
     heading->setContentsMargins(0, 8, 0, 0);
-    grid->addWidget(heading, 6, 0, 1, 3);
-    add_spots(grid, 7);
+    grid->addWidget(heading, 7, 0, 1, 3);
+    add_spots(grid, 8);
     auto* row = new QHBoxLayout;
     row->addStretch(1);
     auto* remove = make_button(tr("No piece"), ButtonLook::link, form_);
@@ -83,8 +94,9 @@ StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(pare
         (void)context_.document.edit(tr("Remove stock"), job::set_stock(context_.document.job(), {}), JobChange::stock);
     });
     row->addWidget(remove);
-    grid->addLayout(row, 10, 0, 1, 3);
-    all->addWidget(new MarkingPanel(context, this));
+    grid->addLayout(row, 11, 0, 1, 3);
+    auto* marking = new MarkingPanel(context, this);
+    all->addWidget(marking);
     all->addWidget(new MarkedPlaces(context, this));
     auto* photo = make_button(tr("Photograph of the bed…"), ButtonLook::plain, this);
     photo->setToolTip(tr("Lies under the grid, seen from straight above, so that art can be put on what lies there"));
@@ -93,6 +105,7 @@ StockTray::StockTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     });
     all->addWidget(photo, 0, Qt::AlignLeft);
     all->addStretch(1);
+    of_flat_pieces_.insert(of_flat_pieces_.end(), {follow_, marking, photo});
 
     for (ValueField* field : {thickness_, width_, height_, x_, y_, angle_})
         connect(field, &ValueField::committed, this, &StockTray::commit);
@@ -126,6 +139,10 @@ void StockTray::show_stock() {
     angle_->show_value(stock->angle / degree);
     margin_->show_value(stock->margin.mm());
     form_of_piece_->setCurrentIndex(form_of_piece_->findData(static_cast<int>(stock->form)));
+    const bool round = stock->form == job::Stock::Form::round;
+    round_->setVisible(round);
+    for (QWidget* one : of_flat_pieces_)
+        one->setVisible(!round);
 }
 
 void StockTray::commit() {
@@ -133,10 +150,12 @@ void StockTray::commit() {
     job::Stock stock = *context_.document.job().stock;
     stock.material = material_->text().trimmed().toStdString();
     stock.thickness = Length::mm(std::clamp(thickness_->value(), 0.0, 1000.0));
-    stock.width = std::clamp(width_->value(), 1.0, 10000.0);
-    stock.height = std::clamp(height_->value(), 1.0, 10000.0);
-    stock.corner = {x_->value(), y_->value()};
-    stock.angle = angle_->value() * degree;
+    if (stock.form != job::Stock::Form::round) {
+        stock.width = std::clamp(width_->value(), 1.0, 10000.0);
+        stock.height = std::clamp(height_->value(), 1.0, 10000.0);
+        stock.corner = {x_->value(), y_->value()};
+        stock.angle = angle_->value() * degree;
+    }
     stock.margin = Length::mm(std::clamp(margin_->value(), 0.0, 1000.0));
     if (stock == *context_.document.job().stock) return show_stock();
     (void)context_.document.edit(tr("Change stock"), job::set_stock(context_.document.job(), stock), JobChange::stock);
@@ -184,9 +203,26 @@ void StockTray::add_spots(QGridLayout* grid, int row) {
 void StockTray::choose_form(int index) {
     if (!context_.document.job().stock) return;
     job::Stock stock = *context_.document.job().stock;
+    const bool was_round = stock.form == job::Stock::Form::round;
     stock.form = static_cast<job::Stock::Form>(form_of_piece_->itemData(index).toInt());
+    if (was_round && stock.form != job::Stock::Form::round) stock.margin = job::Stock().margin;
+    if (stock.form == job::Stock::Form::round) return put_in_rotary(stock);
     if (stock.form == job::Stock::Form::outline && !take_outline(stock)) return show_stock();
     (void)context_.document.edit(tr("Change stock"), job::set_stock(context_.document.job(), stock), JobChange::stock);
+}
+
+/// The job's art goes to the middle of the free wall: where it lay on the bed means nothing there.
+void StockTray::put_in_rotary(job::Stock stock) {
+    if (context_.document.job().round_piece()) return;
+    stock.margin = Length();  // at the seam there is no edge
+    const auto round = job::in_rotary(stock, RoundPiecePanel::first_piece());
+    if (!round) return Q_EMIT refused(round.error());
+    job::Job job = job::set_stock(context_.document.job(), *round);
+    const geometry::Point by = geometry::bounds(round->outline()).centre() - job::bounds(job).centre();
+    if (!job.motifs.empty())
+        for (job::Motif& motif : job.motifs)
+            motif.place = geometry::Transform::move(by.x, by.y) * motif.place;
+    (void)context_.document.edit(tr("Into the rotary"), job, JobChange::stock | JobChange::place);
 }
 
 /// The largest closed contour of the chosen art becomes the piece.

@@ -7,8 +7,11 @@
 #include <QComboBox>
 #include <QGridLayout>
 #include <QWidget>
+#include <vector>
 
 namespace chalkline::app {
+
+class RoundPiecePanel;
 
 /// The piece of material: what it is, how large, where it lies, and the job's place on it.
 class StockTray : public QWidget {
@@ -22,6 +25,12 @@ class StockTray : public QWidget {
     void set_piece();
     void add_spots(QGridLayout* grid, int row);
     void choose_form(int index);
+    void put_in_rotary(job::Stock stock);
+
+ Q_SIGNALS:
+    void refused(const chalkline::Error& error);
+
+ private:
     bool take_outline(job::Stock& stock) const;
 
     TrayContext context_;
@@ -31,6 +40,8 @@ class StockTray : public QWidget {
     QCheckBox* follow_;
     ValueField *thickness_, *width_, *height_, *x_, *y_, *angle_, *margin_;
     QLabel* fault_;
+    RoundPiecePanel* round_;
+    std::vector<QWidget*> of_flat_pieces_;  ///< hidden while the piece is in the rotary
 };
 
 }  // namespace chalkline::app

@@ -36,6 +36,7 @@ struct MachineCommand {
     JobOptions job;
     bool json = false;
     bool no_home = false;
+    bool begins_here = false;  ///< the head is where the round piece begins
 };
 struct ProofCommand {
     std::string file, output;

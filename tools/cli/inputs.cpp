@@ -9,6 +9,7 @@
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
+#include <chalkline/job/round_piece.hpp>
 #include <chalkline/recipes/library.hpp>
 
 #include <algorithm>
@@ -191,6 +192,22 @@ Result<geometry::Point> parse_place(const std::string& text) {
     return fail(error::bad_place, {{"text", text}});
 }
 
+/// "80,100": diameter and length; "88,76,110": the diameters of both ends and the length.
+Result<job::Job> put_in_rotary(job::Job job, const std::string& text) {
+    if (text.empty()) return job;
+    std::vector<double> mm;
+    for (const auto& part : split(text, ','))
+        if (const auto value = parse_length(part, LengthUnit::mm)) mm.push_back(value->mm());
+    if (mm.size() != 2 && mm.size() != 3) return fail(error::bad_round, {{"text", text}});
+    job::Stock stock = job.stock.value_or(job::Stock());
+    stock.margin = Length();
+    auto round =
+        job::in_rotary(stock, {.diameter = mm.front(), .end_diameter = mm[mm.size() - 2], .length = mm.back()});
+    if (!round) return tl::unexpected(round.error());
+    job.stock = std::move(*round);
+    return job;
+}
+
 Result<job::Job> apply_options(job::Job job, const JobOptions& options, const machine::MachineProfile& machine) {
     if (!options.steps.empty()) {
         auto changed = apply_steps(std::move(job), options.steps, machine.top_speed());
@@ -320,7 +337,7 @@ Result<machine::MachineProfile> load_machine(const std::string& path) {
     return machine::parse_profile(*bytes, path);
 }
 
-Result<Input> load_input(const std::string& path, const JobOptions& options, const machine::MachineProfile& machine,
+Result<Input> load_input(const std::string& path, const JobOptions& options, const machine::MachineProfile& flat,
                          const Surroundings& surroundings) {
     const auto read = parse_read_options(options.read);
     if (!read) return tl::unexpected(read.error());
@@ -338,16 +355,22 @@ Result<Input> load_input(const std::string& path, const JobOptions& options, con
     } else {
         // What no reader of art recognises is a program, unless its name says otherwise.
         if (art::format_of(*bytes).empty() && !path.ends_with(".svg"))
-            return Input{std::make_shared<const std::string>(std::move(*bytes))};
+            return Input{std::make_shared<const std::string>(std::move(*bytes)), flat};
         auto art = read_art(path, *read, surroundings);
         if (!art) return tl::unexpected(art.error());
+        const auto empty = put_in_rotary({}, options.round);
+        if (!empty) return tl::unexpected(empty.error());
+        const auto machine = job::machine_for(*empty, flat);
         if (auto fits = job::fits_bed(*art, machine); !fits) return tl::unexpected(fits.error());
-        job = job::add_art({}, std::make_shared<const art::Artwork>(std::move(*art)), machine);
+        job = job::add_art(*empty, std::make_shared<const art::Artwork>(std::move(*art)), machine);
     }
-    if (job) job = apply_recipes(std::move(*job), options, machine);
+    if (job) job = put_in_rotary(std::move(*job), options.round);
+    if (!job) return tl::unexpected(job.error());
+    const auto machine = job::machine_for(*job, flat);
+    job = apply_recipes(std::move(*job), options, machine);
     if (job) job = apply_options(std::move(*job), options, machine);
     if (!job) return tl::unexpected(job.error());
-    return Input{std::move(*job)};
+    return Input{std::move(*job), machine};
 }
 
 }  // namespace chalkline::cli

@@ -41,6 +41,7 @@ struct JobOptions {
     std::string machine;             ///< profile path; empty: the sample bench laser
     std::vector<std::string> steps;  ///< '#rrggbb:line=cut,power=100,…'
     std::string place;               ///< "X,Y"
+    std::string round;               ///< "80,100": on a round piece; empty: flat
     std::string order = "shortest";
     std::vector<std::string> recipes;  ///< numbers or search words: the settings of the steps of their kinds
     std::string store;                 ///< of the recipes; empty: the application's
@@ -55,9 +56,10 @@ Result<machine::MachineProfile> load_machine(const std::string& path);
 /// A file named on the command line, by what it is: a job, art made into a job, or a program.
 struct Input {
     std::variant<job::Job, std::shared_ptr<const std::string>> content;
+    machine::MachineProfile machine;  ///< as the job finds it: flat, or turning its round piece
     const job::Job* job() const { return std::get_if<job::Job>(&content); }
 };
-Result<Input> load_input(const std::string& path, const JobOptions& options, const machine::MachineProfile& machine,
+Result<Input> load_input(const std::string& path, const JobOptions& options, const machine::MachineProfile& flat,
                          const Surroundings& surroundings);
 
 }  // namespace chalkline::cli

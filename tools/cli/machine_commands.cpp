@@ -47,9 +47,10 @@ class Mailbox {
 
 /// One program to be run, kept alive while the session pulls lines from it.
 struct Work {
-    std::shared_ptr<const std::string> text;          ///< a program file, or null …
-    std::shared_ptr<const machine::Program> program;  ///< … for a planned job or a frame
-    std::shared_ptr<const planning::Plan> plan;       ///< of a planned job, for the time left
+    std::shared_ptr<const std::string> text{};          ///< a program file, or null …
+    std::shared_ptr<const machine::Program> program{};  ///< … for a planned job or a frame
+    std::shared_ptr<const planning::Plan> plan{};       ///< of a planned job, for the time left
+    machine::MachineProfile machine{};                  ///< as the job finds it
     std::int64_t lines = 0;
     double seconds = 0;
 
@@ -71,11 +72,12 @@ Result<void> check(Work& work, const planning::ProgramLimits& limits) {
     return {};
 }
 
-Result<Work> work_for_burn(const MachineCommand& command, const machine::MachineProfile& machine,
+Result<Work> work_for_burn(const MachineCommand& command, const machine::MachineProfile& flat,
                            const Surroundings& surroundings) {
-    auto input = load_input(command.file, command.job, machine, surroundings);
+    auto input = load_input(command.file, command.job, flat, surroundings);
     if (!input) return tl::unexpected(input.error());
-    Work work;
+    const machine::MachineProfile& machine = input->machine;
+    Work work{.machine = machine};
     planning::ProgramLimits limits{machine, {}, {}};
     if (const job::Job* job = input->job()) {
         for (const auto& found : planning::check_job(*job, {machine}))
@@ -119,16 +121,17 @@ geometry::Box moved_box(const std::shared_ptr<const std::string>& text) {
     return box;
 }
 
-Result<Work> work_for_frame(const MachineCommand& command, const machine::MachineProfile& machine,
+Result<Work> work_for_frame(const MachineCommand& command, const machine::MachineProfile& flat,
                             const Surroundings& surroundings) {
-    auto input = load_input(command.file, command.job, machine, surroundings);
+    auto input = load_input(command.file, command.job, flat, surroundings);
     if (!input) return tl::unexpected(input.error());
+    const machine::MachineProfile& machine = input->machine;
     const geometry::Box box =
         input->job() ? planning::burned_bounds(*input->job()) : moved_box(std::get<1>(input->content));
     if (box.empty()) return fail(planning::error::nothing_to_burn);
     auto frame = planning::frame_program(geometry::outline(box), {}, machine);
     if (!frame) return tl::unexpected(frame.error());
-    Work work;
+    Work work{.machine = machine};
     work.program = std::make_shared<const machine::Program>(std::move(*frame));
     if (auto safe = check(work, {machine, {}, {}}); !safe) return tl::unexpected(safe.error());
     return work;
@@ -137,8 +140,8 @@ Result<Work> work_for_frame(const MachineCommand& command, const machine::Machin
 /// Leads one conversation: connect, find home when locked, run the work, report.
 class Conversation {
  public:
-    Conversation(const MachineCommand& command, machine::MachineProfile machine, Work work, machine::Activity activity)
-        : command_(command), machine_(std::move(machine)), work_(std::move(work)), activity_(activity) {}
+    Conversation(const MachineCommand& command, Work work, machine::Activity activity)
+        : command_(command), work_(std::move(work)), machine_(work_.machine), activity_(activity) {}
 
     int run() {
         const auto address = link::parse_address(command_.port);
@@ -168,10 +171,19 @@ class Conversation {
 
  private:
     void on(const event::Wire&) {}
-    void on(const event::Changed& e) { now_ = e.now; }
+    void on(const event::Changed& e) {
+        now_ = e.now;
+        if (!unlocking_ || now_.state != machine::ControllerState::idle) return;
+        unlocking_ = false;
+        begin();
+    }
     void on(const event::Ready&) {
         if (activity_ == machine::Activity::none) {
             result_ = done;
+        } else if (now_.state == machine::ControllerState::alarm && machine_.turning && command_.begins_here) {
+            // Home is not found with a piece in the rotary, and nothing it would tell is needed.
+            unlocking_ = true;
+            runner_->request([](machine::Session& session) { return session.unlock(); });
         } else if (now_.state == machine::ControllerState::alarm && machine_.home != machine::HomeCorner::none) {
             if (command_.no_home) return finish({std::string(error::no_home), {}, command_.port, 0});
             say(translated("finding home"));
@@ -206,6 +218,8 @@ class Conversation {
 
     void begin() {
         started_ = std::chrono::steady_clock::now();
+        if (machine_.turning && command_.begins_here)
+            runner_->request([](machine::Session& session) { return session.stands_at({0, 0}); });
         runner_->request([this, work = work_](machine::Session& session) {
             auto lines = work.source(machine_);
             return activity_ == machine::Activity::framing ? session.frame(std::move(lines))
@@ -248,14 +262,14 @@ class Conversation {
     bool started() const { return started_ != std::chrono::steady_clock::time_point{}; }
 
     const MachineCommand& command_;
-    machine::MachineProfile machine_;
     Work work_;
+    machine::MachineProfile machine_;
     machine::Activity activity_;
     Mailbox mailbox_;
     link::SessionRunner* runner_ = nullptr;
     machine::Snapshot now_;
     std::optional<int> result_;
-    bool stop_sent_ = false;
+    bool stop_sent_ = false, unlocking_ = false;
     std::chrono::steady_clock::time_point started_{}, last_shown_{};
 };
 
@@ -280,7 +294,7 @@ int run_ports(bool json) {
 int run_probe(const MachineCommand& command) {
     const auto machine = load_machine(command.job.machine);
     if (!machine) return report(machine.error(), command.json);
-    Conversation conversation(command, *machine, {}, machine::Activity::none);
+    Conversation conversation(command, {.machine = *machine}, machine::Activity::none);
     if (const int code = conversation.run(); code != done) return code;
     const auto& now = conversation.snapshot();
     if (command.json)
@@ -300,7 +314,7 @@ int run_frame(const MachineCommand& command, const Surroundings& surroundings) {
     if (!machine) return report(machine.error(), command.json);
     auto work = work_for_frame(command, *machine, surroundings);
     if (!work) return report(work.error(), command.json);
-    return Conversation(command, *machine, std::move(*work), machine::Activity::framing).run();
+    return Conversation(command, std::move(*work), machine::Activity::framing).run();
 }
 
 int run_burn(const MachineCommand& command, const Surroundings& surroundings) {
@@ -308,7 +322,7 @@ int run_burn(const MachineCommand& command, const Surroundings& surroundings) {
     if (!machine) return report(machine.error(), command.json);
     auto work = work_for_burn(command, *machine, surroundings);
     if (!work) return report(work.error(), command.json);
-    return Conversation(command, *machine, std::move(*work), machine::Activity::burning).run();
+    return Conversation(command, std::move(*work), machine::Activity::burning).run();
 }
 
 }  // namespace chalkline::cli

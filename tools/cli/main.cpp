@@ -38,6 +38,8 @@ void add_job_options(CLI::App* command, JobOptions& options) {
         "--step", options.steps,
         "how an ink burns: '#rrggbb:line=cut,power=100,speed=240,passes=2,air=on,pitch=0.1'; '*' for every ink");
     command->add_option("--place", options.place, "lower left corner of the art on the bed, X,Y in mm");
+    command->add_option("--round", options.round,
+                        "the piece is round and in the rotary: DIAMETER,LENGTH or FIRST,LAST,LENGTH, mm");
     command->add_option("--order", options.order, "path order")
         ->check(CLI::IsMember({"as-drawn", "shortest"}))
         ->capture_default_str();
@@ -111,6 +113,8 @@ int main(int argc, char** argv) {
         sub->add_option("file", command.file, "job, drawing or program")->required();
         sub->add_option("--port", command.port, "serial port, pseudo-terminal or tcp:HOST:PORT")->required();
         add_job_options(sub, command.job);
+        sub->add_flag("--begins-here", command.begins_here,
+                      "of round pieces: the head is where the piece begins, over the seam");
         sub->add_flag("--no-home", command.no_home, "never find home by itself when the controller is locked");
         sub->add_flag("--json", command.json, "print one line of JSON a second");
         sub->callback([&command, &result, &surroundings, run] { result = run(command, surroundings); });

@@ -47,6 +47,7 @@ inline constexpr std::string_view no_recipe = "cli.no-recipe";
 inline constexpr std::string_view bad_step = "cli.bad-step";
 inline constexpr std::string_view bad_read_option = "cli.bad-read-option";
 inline constexpr std::string_view bad_place = "cli.bad-place";
+inline constexpr std::string_view bad_round = "cli.bad-round";
 inline constexpr std::string_view stopped = "cli.stopped";
 inline constexpr std::string_view program_unsafe = "cli.program-unsafe";
 inline constexpr std::string_view no_home = "cli.no-home";

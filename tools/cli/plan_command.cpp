@@ -84,23 +84,24 @@ Json step_json(const planning::StepReport& report, const job::Step& step) {
 }  // namespace
 
 int run_plan(const PlanCommand& command, const Surroundings& surroundings) {
-    const auto machine = load_machine(command.job.machine);
-    if (!machine) return report(machine.error(), command.json);
-    const auto input = load_input(command.file, command.job, *machine, surroundings);
+    const auto flat = load_machine(command.job.machine);
+    if (!flat) return report(flat.error(), command.json);
+    const auto input = load_input(command.file, command.job, *flat, surroundings);
     if (!input) return report(input.error(), command.json);
+    const machine::MachineProfile& machine = input->machine;
     if (!input->job())
         return report({std::string(error::not_built_yet), {{"what", "plan PROGRAM"}}, command.file, 0}, command.json);
     const job::Job& job = *input->job();
-    const auto plan = planning::plan(job, *machine);
+    const auto plan = planning::plan(job, machine);
     if (!plan) {
         Error error = plan.error();
         error.file = command.file;
         return report(error, command.json);
     }
-    const std::string text = machine::encode_all(plan->program, *machine);
-    machine::Encoder lines(plan->program, *machine);
-    const auto faults = planning::check_program(lines, planning::limits_of(job, *machine, plan->program));
-    auto checks = planning::check_job(job, {*machine});
+    const std::string text = machine::encode_all(plan->program, machine);
+    machine::Encoder lines(plan->program, machine);
+    const auto faults = planning::check_program(lines, planning::limits_of(job, machine, plan->program));
+    auto checks = planning::check_job(job, {machine});
     const auto found = planning::check_plan(*plan);
     checks.insert(checks.end(), found.begin(), found.end());
     if (!command.output.empty() && faults.empty())
@@ -140,24 +141,25 @@ int run_plan(const PlanCommand& command, const Surroundings& surroundings) {
 }
 
 int run_check(const PlanCommand& command, const Surroundings& surroundings) {
-    const auto machine = load_machine(command.job.machine);
-    if (!machine) return report(machine.error(), command.json);
-    const auto input = load_input(command.file, command.job, *machine, surroundings);
+    const auto flat = load_machine(command.job.machine);
+    if (!flat) return report(flat.error(), command.json);
+    const auto input = load_input(command.file, command.job, *flat, surroundings);
     if (!input) return report(input.error(), command.json);
+    const machine::MachineProfile& machine = input->machine;
     std::vector<planning::Check> checks;
     std::vector<planning::ProgramFault> faults;
     job::Job job;
     if (input->job()) {
         job = *input->job();
-        checks = planning::check_job(job, {*machine});
-        if (const auto plan = planning::plan(job, *machine)) {
-            machine::Encoder lines(plan->program, *machine);
-            faults = planning::check_program(lines, planning::limits_of(job, *machine, plan->program));
+        checks = planning::check_job(job, {machine});
+        if (const auto plan = planning::plan(job, machine)) {
+            machine::Encoder lines(plan->program, machine);
+            faults = planning::check_program(lines, planning::limits_of(job, machine, plan->program));
             const auto found = planning::check_plan(*plan);
             checks.insert(checks.end(), found.begin(), found.end());
         }
     } else {
-        faults = check_text(std::get<1>(input->content), *machine);
+        faults = check_text(std::get<1>(input->content), machine);
     }
     const bool good = !blocks(checks) && faults.empty();
     const Json list = checks_json(checks, faults, job);

@@ -17,6 +17,13 @@ int main(int argc, char** argv) {
     controller.set_dose_map(&dose);
     if (options.has_stock) controller.set_stock(options.piece.outline);
 
+    const auto turn_piece = [&](const std::optional<machine::RoundWall>& wall) {
+        controller.set_round_piece(wall);
+        const double width = wall ? wall->length : options.profile.width;
+        const double depth = wall ? wall->turn : options.profile.depth;
+        dose = simulator::DoseMap(width, depth, options.cells_per_mm, options.profile.spot);
+    };
+
     sim::install_signals();
     auto link = options.tcp != 0 ? sim::HostLink::on_tcp(options.tcp) : sim::HostLink::on_pty(options.pty);
     if (!link) {
@@ -26,6 +33,6 @@ int main(int argc, char** argv) {
     std::cout << "serving " << options.profile.name << " on "
               << (options.tcp != 0 ? "tcp:127.0.0.1:" + std::to_string(options.tcp) : options.pty) << std::endl;
     const auto write = [&] { return sim::write_results(options, controller, dose); };
-    sim::serve(*link, controller, options, write);
+    sim::serve(*link, controller, options, {write, turn_piece});
     return write() ? 0 : 2;
 }

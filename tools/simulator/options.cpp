@@ -65,6 +65,8 @@ Parsed parse_options(int argc, char** argv) {
     app.add_option("--profile", profile, "machine profile (JSON)");
     app.add_option("--speed", speed, "virtual seconds a second, or max")->capture_default_str();
     app.add_option("--stock", stock, "the piece on the bed (JSON)");
+    app.add_option("--round-piece", options.round_piece,
+                   "the wall of the piece in the rotary (JSON); the file is looked at while the machine rests");
     app.add_option("--faults", faults, "what goes wrong, and when (JSON)");
     app.add_option("--settings", options.settings, "file that keeps the controller's settings");
     app.add_option("--picture", options.picture, "PNG of the burned piece, written at the end and on SIGUSR1");

@@ -19,6 +19,7 @@ struct Options {
     simulator::Piece piece;
     bool has_stock = false;
     std::string picture, dose, report, settings;
+    std::string round_piece;  ///< file that says what the rotary holds; it may come and go
     double cells_per_mm = 10;
     std::vector<simulator::Fault> faults;
 };

@@ -53,8 +53,8 @@ std::string dose_bytes(const simulator::DoseMap& dose) {
 class Server {
  public:
     Server(HostLink& link, simulator::Device& device, simulator::Controller& controller, const Options& options,
-           const std::function<void()>& write)
-        : link_(link), device_(device), controller_(controller), options_(options), write_(write) {}
+           const Helpers& helpers)
+        : link_(link), device_(device), controller_(controller), options_(options), helpers_(helpers) {}
 
     void run() {
         double wall_before = wall();
@@ -62,11 +62,12 @@ class Server {
         while (end_asked == 0) {
             if (report_asked != 0) {
                 report_asked = 0;
-                write_();
+                helpers_.write();
             }
             hold_start_button();
             follow_cable();
             const bool resting = device_.at_rest();
+            if (resting) follow_piece();
             take(resting ? 20 : 0);
             if (link_.take_new_connection()) greet();
             const double now = wall();
@@ -126,6 +127,18 @@ class Server {
         if (!link_.plug_in()) std::cerr << "error: cannot serve again\n";
     }
 
+    /// What the maker puts into the rotary, or takes out of it.
+    void follow_piece() {
+        constexpr double between_looks = 0.2;  // s
+        if (options_.round_piece.empty() || wall() < looked_at_ + between_looks) return;
+        looked_at_ = wall();
+        const auto text = read_file(options_.round_piece);
+        const std::string found = text ? *text : std::string();
+        if (found == piece_) return;
+        piece_ = found;
+        helpers_.turn_piece(machine::parse_wall(found));
+    }
+
     /// A finger stays on the button for a moment.
     void hold_start_button() {
         if (start_asked != 0) released_at_ = wall() + start_held;
@@ -147,7 +160,9 @@ class Server {
     simulator::Device& device_;
     simulator::Controller& controller_;  ///< for its report and its start button
     const Options& options_;
-    const std::function<void()>& write_;
+    const Helpers& helpers_;
+    double looked_at_ = -1;
+    std::string piece_;  ///< what the file said last
     bool host_answers_ = true, plugged_ = true;
     double released_at_ = 0;
     std::string unfinished_;  ///< what was answered since the last whole line
@@ -167,13 +182,12 @@ void install_signals() {
     std::signal(SIGPIPE, SIG_IGN);
 }
 
-void serve(HostLink& link, simulator::Controller& controller, const Options& options,
-           const std::function<void()>& write) {
+void serve(HostLink& link, simulator::Controller& controller, const Options& options, const Helpers& helpers) {
     std::optional<simulator::LineBoard> board;
     if (options.profile.dialect == machine::Dialect::line_by_line) board.emplace(controller);
     simulator::Device& whole = board ? static_cast<simulator::Device&>(*board) : controller;
     simulator::FaultyDevice device(whole, controller, options.faults);
-    Server(link, device, controller, options, write).run();
+    Server(link, device, controller, options, helpers).run();
 }
 
 bool write_results(const Options& options, const simulator::Controller& controller, const simulator::DoseMap& dose) {

@@ -15,7 +15,7 @@ geometry::Transform Stock::place() const {
 
 geometry::Polyline Stock::outline() const {
     geometry::Polyline line{{}, true};
-    if (form == Form::rectangle) line.points = {{0, 0}, {1, 0}, {1, 1}, {0, 1}};
+    if (form == Form::rectangle || form == Form::round) line.points = {{0, 0}, {1, 0}, {1, 1}, {0, 1}};
     if (form == Form::outline) line.points = points;
     if (form == Form::ellipse) {
         constexpr int corners = 180;
@@ -29,6 +29,10 @@ geometry::Polyline Stock::outline() const {
         point = map(point);
     if (geometry::signed_area(line) < 0) std::reverse(line.points.begin(), line.points.end());
     return line;
+}
+
+const RoundPiece* Job::round_piece() const {
+    return stock && stock->form == Stock::Form::round ? &stock->round : nullptr;
 }
 
 bool Job::sent(const Step& step, const Motif& motif, std::size_t shape) {

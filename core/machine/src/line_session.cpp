@@ -105,7 +105,8 @@ Result<void> LineSession::move(Activity activity, std::vector<std::string> lines
 }
 
 Result<void> LineSession::home() {
-    if (profile_.home == HomeCorner::none) return fail(error::no_homing);
+    if (auto turns = require_no_turning_home(profile_); !turns) return turns;
+    if (!profile_.turning && profile_.home == HomeCorner::none) return fail(error::no_homing);
     std::vector<std::string> lines = way_to_rest(profile_.own_lines.after_home);
     lines.insert(lines.begin(), "G28 X Y");
     return move(Activity::homing, std::move(lines));
@@ -135,8 +136,11 @@ Result<void> LineSession::jog(geometry::Point by, Speed speed) {
     if (now_.position_sure && now_.position && !now_.placed_by_hand) {
         if (auto inside = require_reach(profile_, *now_.position, by); !inside) return inside;
     }
+    const geometry::Point counted = profile_.counted(by);
+    const double feed = speed.mm_per_min() * geometry::norm(counted) / std::max(1e-9, geometry::norm(by));
     return move(Activity::jogging,
-                {"G21", "G91", fmt::format("G0 X{:.3f} Y{:.3f} F{:.0f}", by.x, by.y, speed.mm_per_min()), "G90"});
+                {"G21", "G91",
+                 fmt::format("G0 X{:.3f} {}{:.3f} F{:.0f}", counted.x, profile_.y_letter(), counted.y, feed), "G90"});
 }
 
 Result<void> LineSession::go_to(geometry::Point place, Speed speed) {
@@ -167,7 +171,9 @@ Result<void> LineSession::probe() {
 
 Result<void> LineSession::stands_at(geometry::Point place) {
     if (auto inside = require_on_bed(profile_, place); !inside) return inside;
-    auto said = move(Activity::jogging, {fmt::format("G92 X{:.3f} Y{:.3f}", place.x, place.y)});
+    const geometry::Point counted = profile_.counted(place);
+    auto said =
+        move(Activity::jogging, {fmt::format("G92 X{:.3f} {}{:.3f}", counted.x, profile_.y_letter(), counted.y)});
     if (said) now_.position_sure = now_.placed_by_hand = true;
     return said;
 }
@@ -235,7 +241,12 @@ void LineSession::begin_stop(std::optional<Error> because) {
 
 Result<void> LineSession::set_profile(const MachineProfile& profile) {
     if (lines_) return fail(error::not_while_working);
+    const bool other_axis = profile.turning.has_value() != profile_.turning.has_value();
     profile_ = profile;
+    if (other_axis) {
+        now_.position_sure = now_.placed_by_hand = false;
+        announce();
+    }
     return {};
 }
 
@@ -286,7 +297,9 @@ void LineSession::handle_refusal(const std::string& line) {
 void LineSession::handle_place(const std::string& line) {
     double x = 0, y = 0;
     if (std::sscanf(line.c_str(), "X:%lf Y:%lf", &x, &y) != 2 || !std::isfinite(x) || !std::isfinite(y)) return;
-    now_.position = geometry::Point{x, y};
+    if (const auto turned = line.find(" A:"); profile_.y_letter() == 'A' && turned != std::string::npos)
+        std::sscanf(line.c_str() + turned, " A:%lf", &y);
+    now_.position = profile_.surface({x, y});
 }
 
 void LineSession::handle_ok() {
@@ -304,7 +317,7 @@ void LineSession::handle_ok() {
     const bool of_program = lines_ != nullptr && line.text != where;
     if (of_program) ++now_.lines_done;
     if (line.text.starts_with("G28")) {
-        now_.position_sure = true;
+        now_.position_sure = !profile_.turning;
         now_.placed_by_hand = false;
     }
     if (line.text == where) finish_if_done();
@@ -318,7 +331,7 @@ void LineSession::finish_if_done() {
         ready_ = true;
         now_.activity = Activity::none;
         // It counts from where it was switched on until it found home.
-        now_.position_sure = now_.placed_by_hand = profile_.home == HomeCorner::none;
+        now_.position_sure = now_.placed_by_hand = profile_.home == HomeCorner::none && !profile_.turning;
         events_.push_back(event::Ready{});
     } else if (stopped_activity_) {
         return finish_stop(true);

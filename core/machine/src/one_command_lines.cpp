@@ -57,7 +57,7 @@ void OneCommandLines::split(const ProgramLine& line) {
             power = word;
         } else if (word[0] == 'P') {
             dwell = word.substr(1);
-        } else if (one_of(word.substr(0, 1), {"X", "Y", "Z", "I", "J", "F"})) {
+        } else if (one_of(word.substr(0, 1), {"X", "Y", "Z", "A", "I", "J", "F"})) {
             moved += " " + word;
         }
         // Plane, feed mode and offsets have no counterpart there: such boards know only the one.

@@ -24,6 +24,9 @@ constexpr std::array<std::pair<Dialect, const char*>, 2> dialects{
 constexpr std::array<std::pair<RotaryAxis, const char*>, 3> rotary_axes{
     {{RotaryAxis::none, "none"}, {RotaryAxis::instead_of_y, "instead-of-y"}, {RotaryAxis::fourth, "fourth"}}};
 
+constexpr std::array<std::pair<RotaryDrive, const char*>, 2> rotary_drives{
+    {{RotaryDrive::chuck, "chuck"}, {RotaryDrive::rollers, "rollers"}}};
+
 /// REQUIRES: the list has a word for every value.
 template <class Value, std::size_t count>
 const char* word_of(Value value, const std::array<std::pair<Value, const char*>, count>& words) {
@@ -178,7 +181,12 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
     fields.flag("z_axis", profile.z_axis);
     fields.flag("start_button", profile.start_button);
     fields.word("dialect", profile.dialect, dialects);
-    fields.word("rotary", profile.rotary, rotary_axes);
+    fields.word("rotary", profile.rotary.axis, rotary_axes);
+    fields.word("rotary_drive", profile.rotary.drive, rotary_drives);
+    fields.number("rotary_per_turn", profile.rotary.per_turn, 0.01, 1e6);
+    fields.number("roller_mm", profile.rotary.roller_diameter, 0.5, 1000);
+    fields.number("rotary_max_rate", profile.rotary.max_rate, 1, 1e7);
+    fields.number("rotary_acceleration", profile.rotary.acceleration, 1, 1e7);
     fields.flag("probe", profile.focus.probe);
     if (json.contains("rest_mm") && !json["rest_mm"].is_null()) {
         geometry::Point rest;
@@ -230,7 +238,12 @@ static Json json_of(const MachineProfile& profile) {
                 {"wavelength_nm", profile.wavelength},
                 {"air_m", profile.air},
                 {"dialect", word_of(profile.dialect, dialects)},
-                {"rotary", word_of(profile.rotary, rotary_axes)},
+                {"rotary", word_of(profile.rotary.axis, rotary_axes)},
+                {"rotary_drive", word_of(profile.rotary.drive, rotary_drives)},
+                {"rotary_per_turn", profile.rotary.per_turn},
+                {"roller_mm", profile.rotary.roller_diameter},
+                {"rotary_max_rate", profile.rotary.max_rate},
+                {"rotary_acceleration", profile.rotary.acceleration},
                 {"start_button", profile.start_button},
                 {"gauge_mm", profile.focus.height},
                 {"probe", profile.focus.probe},

@@ -44,13 +44,19 @@ void RealtimeSession::handle(const std::string& line) {
     if (const auto* status = std::get_if<reply::Status>(&reply)) return handle_status(*status);
     if (const auto* text = std::get_if<reply::Text>(&reply)) return handle_text(text->text);
     if (const auto* setting = std::get_if<reply::Setting>(&reply)) settings_[setting->number] = setting->value;
-    if (const auto* offset = std::get_if<reply::Offset>(&reply)) offsets_[offset->name] = offset->place;
+    if (const auto* offset = std::get_if<reply::Offset>(&reply))
+        offsets_[offset->name] = used_axes(offset->place, offset->turned);
     if (const auto* options = std::get_if<reply::Options>(&reply)) {
         // A controller that names less room than a line needs is misread: keep the profile's figure.
         if (options->receive_buffer > static_cast<int>(longest_line) + 1)
             now_.receive_buffer = receive_buffer_ = options->receive_buffer;
         if (options->planner_blocks > 0) now_.planner_blocks = planner_blocks_ = options->planner_blocks + 1;
     }
+}
+
+/// The two axes that are moved, of the four a controller may name.
+geometry::Point RealtimeSession::used_axes(geometry::Point place, double turned) const {
+    return {place.x, profile_.y_letter() == 'A' ? turned : place.y};
 }
 
 void RealtimeSession::handle_status(const reply::Status& status) {
@@ -60,14 +66,15 @@ void RealtimeSession::handle_status(const reply::Status& status) {
     if (greeting_ == Greeting::waiting || greeting_ == Greeting::at_work) handle_first_status();
     if (status.state != ControllerState::alarm) now_.alarm = 0;
     if (status.state == ControllerState::alarm) forget_place();
-    if (status.offset) work_offset_ = *status.offset;
+    if (status.offset) work_offset_ = used_axes(*status.offset, status.turned_offset);
     const double unit = setting(13).value_or(0) != 0 ? 25.4 : 1;
-    std::optional<geometry::Point> machine = status.machine;
-    if (!machine && status.work) machine = *status.work + work_offset_;
+    std::optional<geometry::Point> machine;
+    if (status.machine) machine = used_axes(*status.machine, status.turned);
+    if (!machine && status.work) machine = used_axes(*status.work, status.turned) + work_offset_;
     if (machine) {
         machine_at_ = *machine * unit;
         if (just_homed_) find_origin_after_homing(*machine_at_);
-        now_.position = *machine_at_ - origin_;
+        now_.position = profile_.surface(*machine_at_ - origin_);
         if (std::exchange(just_homed_, false)) end_homing();
     }
     now_.feed = status.feed.value_or(now_.feed) * (status.feed ? unit : 1);
@@ -167,7 +174,7 @@ void RealtimeSession::handle_command_answer(std::optional<int> error_number) {
             {std::string(error::line_refused), {{"number", std::to_string(*error_number)}, {"text", command}}, {}, 0});
     }
     if (command == "$H") {
-        now_.position_sure = true;
+        now_.position_sure = !profile_.turning;
         now_.placed_by_hand = false;
         just_homed_ = true;
         now_.position.reset();  // the last report counted from elsewhere
@@ -295,7 +302,8 @@ void RealtimeSession::tick_greeting() {
         if (queued_.empty() && open_.empty() && now_.state != ControllerState::unknown) {
             greeting_ = Greeting::done;
             now_.activity = Activity::none;
-            now_.position_sure = now_.state != ControllerState::alarm && !slept_;
+            // Where a round piece begins nobody but the maker can say.
+            now_.position_sure = now_.state != ControllerState::alarm && !slept_ && !profile_.turning;
             // It counts from where it was switched on, and nothing says where that was.
             now_.placed_by_hand = now_.position_sure && profile_.home == HomeCorner::none;
             events_.push_back(event::Ready{});

@@ -80,7 +80,9 @@ void RealtimeSession::closed(const std::string& reason, double now) {
 // ---------------------------------------------------------------- what the maker asks for
 
 Result<void> RealtimeSession::home() {
-    if (profile_.home == HomeCorner::none || setting(22).value_or(0) == 0) return fail(error::no_homing);
+    if (auto turns = require_no_turning_home(profile_); !turns) return turns;
+    const bool knows_home = profile_.turning || profile_.home != HomeCorner::none;
+    if (!knows_home || setting(22).value_or(0) == 0) return fail(error::no_homing);
     if (now_.state != ControllerState::alarm)
         if (auto free = require_free(); !free) return free;
     if (greeting_ != Greeting::done) return fail(error::not_ready);
@@ -137,7 +139,10 @@ Result<void> RealtimeSession::jog_on(geometry::Point way, Speed speed) {
 
 Result<void> RealtimeSession::jog_by(geometry::Point by, Speed speed) {
     now_.activity = Activity::jogging;
-    queue_command(fmt::format("$J=G91G21X{:.3f}Y{:.3f}F{:.0f}", by.x, by.y, speed.mm_per_min()));
+    const geometry::Point counted = profile_.counted(by);
+    const double feed = speed.mm_per_min() * geometry::norm(counted) / geometry::norm(by);
+    queue_command(
+        fmt::format("$J=G91G21X{:.3f}{}{:.3f}F{:.0f}", counted.x, profile_.y_letter(), counted.y, std::max(1.0, feed)));
     announce();
     return {};
 }
@@ -177,7 +182,7 @@ Result<void> RealtimeSession::stands_at(geometry::Point place) {
     if (auto free = require_free(); !free) return free;
     if (!machine_at_) return fail(error::not_ready);
     if (auto inside = require_on_bed(profile_, place); !inside) return inside;
-    origin_ = *machine_at_ - place;
+    origin_ = *machine_at_ - profile_.counted(place);
     now_.position = place;
     now_.position_sure = now_.placed_by_hand = true;
     announce();
@@ -186,8 +191,18 @@ Result<void> RealtimeSession::stands_at(geometry::Point place) {
 
 Result<void> RealtimeSession::set_profile(const MachineProfile& profile) {
     if (streamer_ || now_.activity == Activity::homing) return fail(error::not_while_working);
+    const bool other_axis =
+        profile.turning.has_value() != profile_.turning.has_value() || profile.y_letter() != profile_.y_letter();
     profile_ = profile;
+    // The seam of a piece stays where it was said to be, also when its diameter is corrected.
+    if (other_axis) {
+        forget_place();
+        machine_at_.reset();
+        offsets_.clear();
+        if (greeting_ == Greeting::done) send_realtime(status_request, nullptr);
+    }
     if (!now_.placed_by_hand) origin_ = profile_.bed_origin();
+    if (other_axis) announce();
     return {};
 }
 
@@ -386,7 +401,7 @@ void RealtimeSession::place_bed_origin() {
         streamer_.reset();
         return fail_activity({std::string(error::origin_not_taken), {}, {}, 0});
     }
-    if (moved) queue_command("G10L2P1X" + decimal(origin_.x) + "Y" + decimal(origin_.y));
+    if (moved) queue_command("G10L2P1X" + decimal(origin_.x) + profile_.y_letter() + decimal(origin_.y));
     if (shifted) queue_command("G92.1");
     queue_command("$#");
 }

@@ -51,6 +51,12 @@ std::optional<geometry::Point> point(std::string_view text) {
     return geometry::Point{*x, *y};
 }
 
+/// The fourth of "x,y,z,a"; 0 where there is none.
+double fourth(std::string_view text) {
+    const auto parts = split(text, ',');
+    return parts.size() < 4 ? 0 : number(parts[3]).value_or(0);
+}
+
 std::optional<reply::Status> parse_status(std::string_view text) {
     const auto fields = split(text, '|');
     reply::Status status;
@@ -67,11 +73,14 @@ std::optional<reply::Status> parse_status(std::string_view text) {
         if (key == "MPos") {
             status.machine = point(value);
             if (!status.machine) return {};
+            status.turned = fourth(value);
         } else if (key == "WPos") {
             status.work = point(value);
             if (!status.work) return {};
+            status.turned = fourth(value);
         } else if (key == "WCO") {
             status.offset = point(value);
+            status.turned_offset = fourth(value);
         } else if (key == "FS" && parts.size() == 2) {
             status.feed = number(parts[0]);
             status.power = number(parts[1]);
@@ -95,7 +104,7 @@ std::optional<Reply> parse_bracketed(std::string_view text) {
     if (text.starts_with("G54:") || text.starts_with("G92:")) {
         const auto place = point(text.substr(4));
         if (!place) return {};
-        return reply::Offset{std::string(text.substr(0, 3)), *place};
+        return reply::Offset{std::string(text.substr(0, 3)), *place, fourth(text.substr(4))};
     }
     if (!text.starts_with("OPT:")) return {};
     const auto parts = split(text.substr(4), ',');

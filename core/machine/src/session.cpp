@@ -15,6 +15,11 @@ std::unique_ptr<Session> make_session(const MachineProfile& profile, double gree
     return std::make_unique<RealtimeSession>(profile, greeting_wait);
 }
 
+Result<void> require_no_turning_home(const MachineProfile& profile) {
+    const bool turns = profile.turning && profile.turning->axis != RotaryAxis::fourth;
+    return turns ? fail(error::home_would_turn) : Result<void>();
+}
+
 Result<void> require_on_bed(const MachineProfile& profile, geometry::Point place) {
     if (profile.bed().contains(place, limit_slack)) return {};
     return fail(error::beyond_limits, {{"x", fmt::format("{:.3f}", place.x)}, {"y", fmt::format("{:.3f}", place.y)}});

@@ -9,7 +9,7 @@ namespace {
 
 /// A line that moves the head without saying where it leads, as one from a file does.
 bool leads_somewhere(const ProgramLine& line) {
-    return !line.to && line.text.find_first_of("XY") != std::string::npos;
+    return !line.to && line.text.find_first_of("XYA") != std::string::npos;
 }
 
 /// Whether it turns the beam on or off; nothing when it says nothing of it.
@@ -64,7 +64,7 @@ std::optional<ProgramLine> Streamer::answered() {
     ++lines_since_beam_;
     // What does not move the head takes no room in the planner.
     const bool moves =
-        line.to ? way_.empty() || !(way_.back() == *line.to) : line.text.find_first_of("XYZ") != std::string::npos;
+        line.to ? way_.empty() || !(way_.back() == *line.to) : line.text.find_first_of("XYZA") != std::string::npos;
     if (line.to) way_.push_back(*line.to);
     // Twice what the planner holds: builds differ, and a place behind is no sign of trouble.
     while (way_.size() > 2 * planner_blocks_ + 8)

@@ -5,6 +5,7 @@
 
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/geometry/combine.hpp>
+#include <chalkline/job/round_piece.hpp>
 #include <chalkline/machine/walk.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/time_model.hpp>
@@ -264,7 +265,19 @@ bool PlanOptions::wants_motif(job::Id motif) const {
     return among(only_motifs, motif);
 }
 
-Result<Plan> plan(const job::Job& job, const MachineProfile& machine, const PlanOptions& options, const Watch& watch) {
+/// A piece that turns needs a machine that turns it, and a flat one a machine that does not: else the pieces are
+/// ruined.
+static Result<void> require_same_turning(const job::Job& job, const MachineProfile& machine) {
+    if (job.round_piece() == nullptr && !machine.turning) return {};
+    if (job.round_piece() == nullptr || !machine.turning) return fail(error::not_turning);
+    if (machine.turning->axis == machine::RotaryAxis::none) return fail(error::no_rotary);
+    return {};
+}
+
+Result<Plan> plan(const job::Job& given, const MachineProfile& machine, const PlanOptions& options,
+                  const Watch& watch) {
+    if (auto same = require_same_turning(given, machine); !same) return tl::unexpected(same.error());
+    const job::Job job = job::as_it_lies(given);
     std::vector<StepShapes> all;
     Flattened flattened;
     Box box;

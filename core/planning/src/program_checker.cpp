@@ -59,7 +59,7 @@ std::optional<Words> parse_words(const std::string& text) {
         at = next;
         if (letter == 'G' || letter == 'M') {
             if (!words.add_code(letter == 'M', value)) return {};
-        } else if (std::string_view("XYZIJFSP").find(letter) == std::string_view::npos ||
+        } else if (std::string_view("XYZAIJFSP").find(letter) == std::string_view::npos ||
                    !words.add_value(letter, value)) {
             return {};
         }
@@ -69,7 +69,12 @@ std::optional<Words> parse_words(const std::string& text) {
 
 class Checker {
  public:
-    Checker(const ProgramLimits& limits, std::size_t most) : limits_(limits), most_(most), stock_(limits.stock) {}
+    Checker(const ProgramLimits& limits, std::size_t most)
+        : limits_(limits),
+          most_(most),
+          stock_(limits.stock),
+          per_mm_(limits.machine.turning ? limits.machine.turning->per_mm : 1),
+          along_(limits.machine.turning && limits.machine.turning->axis == machine::RotaryAxis::fourth ? 'A' : 'Y') {}
 
     std::vector<ProgramFault> run(machine::LineSource& lines) {
         while (faults_.size() < most_ && lines.next(line_)) {
@@ -97,7 +102,9 @@ class Checker {
             if (!(words->is_m[i] ? apply_m(words->codes[i]) : apply_g(words->codes[i])))
                 return report(fault::unknown_word);
         apply_values(*words);
-        const bool moves = words->has('X') || words->has('Y');
+        const char other = along_ == 'A' ? 'Y' : 'A';
+        if (words->has(other)) return report(fault::unknown_word);
+        const bool moves = words->has('X') || words->has(along_);
         if (words->has('Z'))
             lift(moves);
         else if (moves && !dwell_)
@@ -185,7 +192,7 @@ class Checker {
         if (words.has('S') && power_ > 0 && mode_ == Mode::off) report(fault::beam_not_enabled);
     }
 
-    double fastest() const { return std::max(limits_.machine.max_rate_x, limits_.machine.max_rate_y); }
+    double fastest() const { return std::max(limits_.machine.max_rate_x, limits_.machine.max_rate_y * per_mm_); }
 
     void check_rest() {
         if (mode_ == Mode::constant && power_ > 0) report(fault::beam_at_rest);
@@ -203,7 +210,9 @@ class Checker {
             const auto value = words.value(letter);
             return value ? std::optional(*value * unit_) : std::nullopt;
         };
-        const auto x = word('X'), y = word('Y');
+        const auto x = word('X');
+        auto y = word(along_);
+        if (y) *y /= per_mm_;
         if (absolute_) {
             x_known_ = x_known_ || x;
             y_known_ = y_known_ || y;
@@ -214,6 +223,8 @@ class Checker {
         const Point to{x ? base.x + *x : at_.x, y ? base.y + *y : at_.y};
         if (motion_ > 0 && !(feed_ > 0)) report(fault::no_feed);
         const bool lit = motion_ > 0 && mode_ != Mode::off && power_ > 0;
+        // No arc stays one on a surface that is counted otherwise.
+        if (motion_ >= 2 && limits_.machine.turning) return report(fault::unknown_word);
         if (motion_ >= 2) check_arc(from, to, from + Point{word('I').value_or(0), word('J').value_or(0)}, lit);
         at_ = to;
         check_place(to, lit);
@@ -248,14 +259,17 @@ class Checker {
     }
 
     void check_place(Point p, bool lit) {
-        const bool inside = limits_.machine.bed().contains(p, place_slack);
+        const double slack = place_slack / std::min(1.0, per_mm_);
+        const bool inside = limits_.machine.bed().contains(p, slack);
         if (!inside) return report(lit ? fault::beam_off_bed : fault::beyond_limits);
-        if (lit && !limits_.stock.points.empty() && stock_.by(p) > place_slack) report(fault::beam_off_stock);
+        if (lit && !limits_.stock.points.empty() && stock_.by(p) > slack) report(fault::beam_off_stock);
     }
 
     const ProgramLimits& limits_;
     std::size_t most_;
     Outside stock_;
+    double per_mm_;  ///< what the axis round a piece counts for a millimetre
+    char along_;     ///< its letter
     machine::ProgramLine line_;
     std::int64_t number_ = 0;
     std::vector<ProgramFault> faults_;

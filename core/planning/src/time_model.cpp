@@ -24,6 +24,7 @@ struct Move {
     std::size_t operation;
     std::int32_t step;
     double asked;  ///< mm/s; 0 for dark moves
+    double scale;  ///< what the controller counts for a millimetre of this move
 };
 
 /// The least of what the axes allow along a direction of length 1.
@@ -62,7 +63,7 @@ std::int64_t micrometres(double mm) {
 class Queue {
  public:
     Queue(const MachineProfile& machine, Timing& timing)
-        : machine_(machine),
+        : machine_(as_counted(machine)),
           timing_(timing),
           capacity_(static_cast<std::size_t>(std::max(2, machine.planner_blocks))),
           second_per_byte_(10.0 / machine.baud),
@@ -72,13 +73,17 @@ class Queue {
 
     /// A line with a move to `to`.
     void move(Point from, Point to, double asked, bool lit, int bytes, std::size_t operation, std::int32_t step) {
-        const double length = geometry::distance(from, to);
-        if (length < 1e-9) return line(bytes);
+        const double way = geometry::distance(from, to);
+        if (way < 1e-9) return line(bytes);
+        const Point counted = machine_.counted(to - from);
         Move move;
-        move.way = (to - from) * (1 / length);
-        move.length = length;
+        move.length = geometry::norm(counted);
+        move.way = counted * (1 / move.length);
+        move.scale = move.length / way;
+        if (std::abs(move.scale - last_scale_) > 1e-3) bytes += feed_word;
+        last_scale_ = move.scale;
         const AxisLimits limits = limits_along(move.way, machine_);
-        move.speed = std::min(asked, limits.rate);
+        move.speed = std::min(asked * move.scale, limits.rate);
         move.acceleration = limits.acceleration;
         if (!waiting_.empty()) {
             const Move& before = waiting_.back();
@@ -174,24 +179,35 @@ class Queue {
 
     void account(const Move& move, double top, bool late, bool blind) {
         StepPace& pace = timing_.steps[move.step];
-        pace.top_speed = std::max(pace.top_speed, top * 60);
+        pace.top_speed = std::max(pace.top_speed, top / move.scale * 60);
         auto& way = ways_[move.step];
         way.all += move.length;
         if (late) way.late += 1;
         way.moves += 1;
         if (top < move.asked * 0.99 && blind) way.blind += move.length;
-        pace.limit = pace.top_speed >= move.asked * 60 * 0.99 ? SpeedLimit::none
-                     : way.late > way.moves * 0.05            ? SpeedLimit::link
-                     : way.blind > way.all * 0.5              ? SpeedLimit::lookahead
-                                                              : SpeedLimit::acceleration;
+        pace.limit = pace.top_speed >= move.asked / move.scale * 60 * 0.99 ? SpeedLimit::none
+                     : way.late > way.moves * 0.05                         ? SpeedLimit::link
+                     : way.blind > way.all * 0.5                           ? SpeedLimit::lookahead
+                                                                           : SpeedLimit::acceleration;
     }
 
     struct Way {
         double all = 0, blind = 0, late = 0, moves = 0;
     };
 
-    const MachineProfile& machine_;
+    /// Rates as the controller counts along Y.
+    static MachineProfile as_counted(MachineProfile machine) {
+        const double per_mm = machine.counted({0, 1}).y;
+        machine.max_rate_y *= per_mm;
+        machine.acceleration_y *= per_mm;
+        return machine;
+    }
+
+    static constexpr int feed_word = 6;  ///< bytes
+
+    const MachineProfile machine_;
     Timing& timing_;
+    double last_scale_ = 1;
     std::size_t capacity_;
     double second_per_byte_;
     bool line_by_line_;
@@ -207,7 +223,11 @@ class Queue {
 class Clock {
  public:
     Clock(const machine::Program& program, const MachineProfile& machine, Timing& timing)
-        : program_(program), timing_(timing), queue_(machine, timing), at_(machine.waiting_place()) {}
+        : program_(program),
+          machine_(machine),
+          timing_(timing),
+          queue_(machine, timing),
+          at_(machine.waiting_place()) {}
 
     void run() {
         constexpr int opening = 24;  // bytes of the lines before the first operation
@@ -235,7 +255,7 @@ class Clock {
     void take(const machine::Focus&) { wait(8, 0); }
 
     void take(const machine::Travel& travel) {
-        const int bytes = 3 + characters(micrometres(travel.to.x)) + characters(micrometres(travel.to.y));
+        const int bytes = 3 + characters(micrometres(travel.to.x)) + characters(counted_y(travel.to.y));
         queue_.move(at_, travel.to, travel.rapid ? 1e9 : operation_->speed.mm_per_s(), false, bytes, index_,
                     operation_->origin.step);
         at_ = travel.to;
@@ -246,7 +266,7 @@ class Clock {
             const Point to = program_.points[trace.first + i];
             int bytes = i == 0 ? 12 : 1;
             if (micrometres(to.x) != micrometres(at_.x)) bytes += characters(micrometres(to.x));
-            if (micrometres(to.y) != micrometres(at_.y)) bytes += characters(micrometres(to.y));
+            if (counted_y(to.y) != counted_y(at_.y)) bytes += characters(counted_y(to.y));
             queue_.move(at_, to, operation_->speed.mm_per_s(), trace.power > 0, bytes, index_, operation_->origin.step);
             at_ = to;
         }
@@ -267,7 +287,7 @@ class Clock {
             // Within a row differences are sent, of the axes that change.
             const double length = run.micrometres;
             if (std::abs(way.x) > 1e-9) bytes += characters(std::llround(length * way.x));
-            if (std::abs(way.y) > 1e-9) bytes += characters(std::llround(length * way.y));
+            if (std::abs(way.y) > 1e-9) bytes += characters(counted_y(length * way.y / 1000));
             if (run.power != power) bytes += run.power == 0 ? 2 : 4;
             power = run.power;
             queue_.move(at_, to, speed, run.power > 0, bytes, index_, operation_->origin.step);
@@ -276,7 +296,11 @@ class Clock {
         at_ = sweep.to;
     }
 
+    /// Along Y as it is written, whole thousandths.
+    std::int64_t counted_y(double y) const { return micrometres(machine_.counted({0, y}).y); }
+
     const machine::Program& program_;
+    const MachineProfile& machine_;
     Timing& timing_;
     Queue queue_;
     std::size_t index_ = 0;

@@ -90,6 +90,54 @@ Controller::Controller(machine::MachineProfile profile)
     boot(true);
 }
 
+/// A flat machine counts from its switches; a rotary from wherever it was when it was put in.
+void Controller::set_round_piece(std::optional<machine::RoundWall> wall) {
+    if (wall.has_value() != wall_.has_value() && profile_.rotary.axis == machine::RotaryAxis::fourth) {
+        geometry::Point at = motion_.at();
+        std::swap(at.y, standing_);
+        motion_.set_at(at);
+        std::swap(shift_.y, standing_shift_);
+        std::swap(g54_.y, standing_offset_);
+    }
+    wall_ = wall;
+    counted_per_mm_ = wall ? machine::counted_per_mm(profile_.rotary, *wall) : 1;
+    motion_.set_limits(axis_limits());
+}
+
+AxisLimits Controller::axis_limits() const {
+    AxisLimits limits{setting(110) / 60, setting(111) / 60, setting(120), setting(121), setting(11)};
+    if (turns_fourth()) {
+        limits.rate_y = profile_.rotary.max_rate / 60;
+        limits.acceleration_y = profile_.rotary.acceleration;
+    }
+    return limits;
+}
+
+geometry::Point Controller::on_piece(geometry::Point head) const {
+    if (!wall_) return head;
+    const geometry::Point work = head + shift_ - offset();
+    const double round = std::fmod(work.y / counted_per_mm_, wall_->turn);
+    return {work.x, round < 0 ? round + wall_->turn : round};
+}
+
+void Controller::burn_piece(geometry::Point from, geometry::Point to, double energy) {
+    if (!dose_) return;
+    geometry::Point a = on_piece(from), b = on_piece(to);
+    if (!wall_) return dose_->burn(a, b, energy);
+    // The shorter way between the two is the one the beam went; what lies across the seam shows on both sides of it.
+    const double turn = wall_->turn;
+    if (b.y - a.y > turn / 2) b.y -= turn;
+    if (a.y - b.y > turn / 2) b.y += turn;
+    for (const double by : {-turn, 0.0, turn})
+        dose_->burn(a + geometry::Point{0, by}, b + geometry::Point{0, by}, energy);
+}
+
+/// The head over its bed; along a round piece only as far as the bed is wide.
+bool Controller::within_reach(geometry::Point head, double rounding) const {
+    if (wall_) head.y = 0;
+    return profile_.bed().contains(head, rounding);
+}
+
 // ---------------------------------------------------------------- link
 
 void Controller::receive(std::string_view bytes) {
@@ -259,7 +307,12 @@ std::string Controller::status() {
     const double scale = setting(13) != 0 ? 1 / 25.4 : 1;
     const bool as_machine = (static_cast<int>(setting(10)) & 1) != 0;
     const geometry::Point shown = (as_machine ? machine_at() : machine_at() - offset()) * scale;
-    text += fmt::format("|{}:{:.3f},{:.3f},{:.3f}", as_machine ? "MPos" : "WPos", shown.x, shown.y, height_);
+    const auto standing = [&](double value) { return (as_machine ? value + standing_shift_ : value) * scale; };
+    if (profile_.rotary.axis != machine::RotaryAxis::fourth)
+        text += fmt::format("|{}:{:.3f},{:.3f},{:.3f}", as_machine ? "MPos" : "WPos", shown.x, shown.y, height_);
+    else
+        text += fmt::format("|{}:{:.3f},{:.3f},{:.3f},{:.3f}", as_machine ? "MPos" : "WPos", shown.x,
+                            wall_ ? standing(standing_) : shown.y, height_, wall_ ? shown.y : standing(standing_));
     if ((static_cast<int>(setting(10)) & 2) != 0)
         text += fmt::format("|Bf:{},{}", static_cast<std::size_t>(profile_.planner_blocks) - motion_.queued(),
                             static_cast<std::size_t>(profile_.receive_buffer) - buffer_.size());
@@ -273,7 +326,10 @@ std::string Controller::status() {
     if (--reports_to_offset_ <= 0) {
         reports_to_offset_ = busy ? 30 : 10;
         const geometry::Point o = offset() * scale;
-        text += fmt::format("|WCO:{:.3f},{:.3f},0.000", o.x, o.y);
+        if (turns_fourth())
+            text += fmt::format("|WCO:{:.3f},0.000,0.000,{:.3f}", o.x, o.y);
+        else
+            text += fmt::format("|WCO:{:.3f},{:.3f},0.000", o.x, o.y);
     } else if (--reports_to_overrides_ <= 0) {
         reports_to_overrides_ = busy ? 20 : 10;
         text += fmt::format("|Ov:{},{},{}", feed_override_, rapid_override_, power_override_);
@@ -290,7 +346,7 @@ std::string Controller::status() {
 // ---------------------------------------------------------------- states
 
 void Controller::boot(bool power_on) {
-    motion_.set_limits({setting(110) / 60, setting(111) / 60, setting(120), setting(121), setting(11)});
+    motion_.set_limits(axis_limits());
     reply("");
     reply("Grbl 1.1h ['$' for help]");
     if (power_on && setting(22) != 0) state_ = State::alarm;
@@ -362,9 +418,11 @@ void Controller::finish_homing() {
 bool Controller::limits_exceeded(geometry::Point target) const {
     constexpr double rounding = 0.0005;
     const geometry::Point machine = target + shift_;
-    if (setting(22) == 0) return !profile_.bed().contains(target, rounding);
-    return machine.x < -setting(130) - rounding || machine.x > rounding || machine.y < -setting(131) - rounding ||
-           machine.y > rounding;
+    if (setting(22) == 0) return !within_reach(target, rounding);
+    const bool beyond_x = machine.x < -setting(130) - rounding || machine.x > rounding;
+    // A controller that knows of no rotary goes by the travel of the axis it was plugged into.
+    const bool beyond_y = !turns_fourth() && (machine.y < -setting(131) - rounding || machine.y > rounding);
+    return beyond_x || beyond_y;
 }
 
 bool Controller::at_rest() const {
@@ -444,15 +502,15 @@ void Controller::trail(geometry::Point from, geometry::Point to, double power, d
     report_.beam_on_mm += way;
     report_.beam_on_s += seconds;
     constexpr double rounding = 0.01;
-    if (!profile_.bed().contains(from, rounding) || !profile_.bed().contains(to, rounding))
+    if (!within_reach(from, rounding) || !within_reach(to, rounding))
         violation(fmt::format("beam on outside the bed at {:.2f}, {:.2f}", to.x, to.y));
     else if (!stock_.points.empty())
         for (std::size_t i = 0; i < stock_.points.size(); ++i) {
             const geometry::Point a = stock_.points[i], b = stock_.points[(i + 1) % stock_.points.size()];
-            if (geometry::cross(b - a, to - a) / geometry::distance(a, b) < -rounding)
+            if (geometry::cross(b - a, on_piece(to) - a) / geometry::distance(a, b) < -rounding)
                 violation(fmt::format("beam on outside the stock at {:.2f}, {:.2f}", to.x, to.y));
         }
-    if (dose_) dose_->burn(from, to, profile_.beam.watts_at(Power::percent(power * 100)) * 1000 * seconds);
+    burn_piece(from, to, profile_.beam.watts_at(Power::percent(power * 100)) * 1000 * seconds);
 }
 
 /// The beam at a head that stands still: only constant power burns, and laser mode darkens it in rapid mode.
@@ -468,9 +526,7 @@ void Controller::burn_at_rest(double seconds) {
     if (lit_at_rest_ > longest_pulse || beam_now_ > strongest_pulse)
         violation(fmt::format("beam on at rest at {:.2f}, {:.2f}", motion_.at().x, motion_.at().y));
     report_.beam_on_s += seconds;
-    if (dose_)
-        dose_->burn(motion_.at(), motion_.at(),
-                    profile_.beam.watts_at(Power::percent(beam_now_ * 100)) * 1000 * seconds);
+    burn_piece(motion_.at(), motion_.at(), profile_.beam.watts_at(Power::percent(beam_now_ * 100)) * 1000 * seconds);
 }
 
 /// Called when a program's move is queued.

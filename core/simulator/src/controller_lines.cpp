@@ -54,7 +54,9 @@ struct Controller::Words {
         const auto found = values.find(letter);
         return found == values.end() ? std::nullopt : std::optional(found->second);
     }
-    bool moves() const { return values.contains('X') || values.contains('Y') || values.contains('Z'); }
+    bool moves() const {
+        return values.contains('X') || values.contains('Y') || values.contains('Z') || values.contains('A');
+    }
 };
 
 /// Takes lines out of the receive buffer and carries them out until one has to wait.
@@ -183,7 +185,7 @@ void Controller::system_setting(const std::string& line) {
     if (!readable || !settings_.contains(number)) return fault(bad_system_command, line);
     if (value < 0) return fault(4, line);
     settings_[number] = value;
-    motion_.set_limits({setting(110) / 60, setting(111) / 60, setting(120), setting(121), setting(11)});
+    motion_.set_limits(axis_limits());
     reply("ok");
 }
 
@@ -196,10 +198,15 @@ void Controller::print_settings() {
 }
 
 void Controller::print_offsets() {
-    reply(fmt::format("[G54:{:.3f},{:.3f},0.000]", g54_.x, g54_.y));
+    const auto offset = [this](const char* name, Point at) {
+        const std::string place = turns_fourth() ? fmt::format("{:.3f},0.000,0.000,{:.3f}", at.x, at.y)
+                                                 : fmt::format("{:.3f},{:.3f},0.000", at.x, at.y);
+        reply(fmt::format("[{}:{}]", name, place));
+    };
+    offset("G54", g54_);
     for (const char* name : {"G55", "G56", "G57", "G58", "G59", "G28", "G30"})
         reply(fmt::format("[{}:0.000,0.000,0.000]", name));
-    reply(fmt::format("[G92:{:.3f},{:.3f},0.000]", g92_.x, g92_.y));
+    offset("G92", g92_);
 }
 
 bool Controller::jog_line(const std::string& line) {
@@ -330,7 +337,9 @@ int Controller::apply(const Words& words, bool jog) {
     }
     for (const auto& [letter, value] : words.values) {
         (void)value;
-        if (std::string_view("XYZIJFSPLNT").find(letter) == std::string_view::npos) return unsupported;
+        const bool known = std::string_view("XYZIJFSPLNT").find(letter) != std::string_view::npos;
+        const bool fourth = letter == 'A' && profile_.rotary.axis == machine::RotaryAxis::fourth;
+        if (!known && !fourth) return unsupported;
     }
     const auto feed = words.value('F');
     if (feed && *feed < 0) return 4;
@@ -366,7 +375,7 @@ int Controller::apply(const Words& words, bool jog) {
 }
 
 int Controller::apply_offset(const Words& words) {
-    const auto x = words.value('X'), y = words.value('Y');
+    const auto x = words.value('X'), y = words.value(turns_fourth() ? 'A' : 'Y');
     const bool whole = std::find(words.g.begin(), words.g.end(), 920) != words.g.end();
     const Point machine = motion_.end() + shift_;
     if (whole) {
@@ -391,6 +400,9 @@ int Controller::apply_offset(const Words& words) {
 
 void Controller::apply_height(const Words& words) {
     if (const auto z = words.value('Z')) height_ = absolute_ ? *z * unit_ : height_ + *z * unit_;
+    // Like the height, the axis nobody burns with is there at once.
+    if (const auto other = words.value(turns_fourth() ? 'Y' : 'A'))
+        standing_ = absolute_ ? *other * unit_ : standing_ + *other * unit_;
 }
 
 /// Down until the probe touches the piece; an alarm when it does not.
@@ -412,14 +424,15 @@ int Controller::apply_motion(const Words& words, bool jog) {
     const bool in_machine = std::find(words.g.begin(), words.g.end(), 530) != words.g.end();
     const Point origin = (in_machine ? Point{} : offset()) - shift_;
     if (const auto x = words.value('X')) target.x = absolute_ ? *x * unit_ + origin.x : at.x + *x * unit_;
-    if (const auto y = words.value('Y')) target.y = absolute_ ? *y * unit_ + origin.y : at.y + *y * unit_;
+    if (const auto y = words.value(turns_fourth() ? 'A' : 'Y'))
+        target.y = absolute_ ? *y * unit_ + origin.y : at.y + *y * unit_;
     if (setting(20) != 0 && limits_exceeded(target)) {
         if (jog) return travel_exceeded;
         violation(fmt::format("soft limit: move to {:.3f}, {:.3f}", target.x, target.y));
         raise_alarm(2);
         return 0;
     }
-    if (!profile_.bed().contains(target, 0.0005))
+    if (!within_reach(target, 0.0005))
         violation(fmt::format("the head would leave the bed at {:.3f}, {:.3f}", target.x, target.y));
     if (!jog && motion_mode_ >= 2) return apply_arc(words, target, programmed);
     queue(target, programmed, rapid, jog);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/art/design.hpp>
+#include <chalkline/art/reader.hpp>
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
 #include <chalkline/job/placing.hpp>

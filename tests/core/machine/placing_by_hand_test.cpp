@@ -192,7 +192,7 @@ TEST_CASE("all that a profile holds comes back from its file") {
     profile.wavelength = 10600;
     profile.air = 7;
     profile.start_button = true;
-    profile.rotary = RotaryAxis::fourth;
+    profile.rotary = {RotaryAxis::fourth, RotaryDrive::rollers, 80, 12.5, 3000, 200};
     profile.focus = {7.5, true, 3.25, 15};
     profile.rest = Point{1, 2};
     profile.own_lines = {{"M9"}, {"G4P1", "M9"}};

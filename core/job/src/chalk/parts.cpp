@@ -2,6 +2,7 @@
 #include "chalk/parts.hpp"
 
 #include <chalkline/art/cleaning.hpp>
+#include <chalkline/job/round_piece.hpp>
 #include <chalkline/steps/settings_json.hpp>
 
 #include <algorithm>
@@ -133,6 +134,12 @@ Json to_json(const Stock& stock) {
               {"angle_rad", stock.angle}};
     if (stock.form == Stock::Form::ellipse) json["form"] = "ellipse";
     if (stock.form == Stock::Form::outline) json["form"] = "outline";
+    if (const RoundPiece& round = stock.round; stock.form == Stock::Form::round) {
+        json["form"] = "round";
+        json["round"] = {{"diameter_mm", {round.diameter, round.end_diameter}},
+                         {"length_mm", round.length},
+                         {"taken_mm", {round.taken_at_start, round.taken_at_end, round.taken_at_seam}}};
+    }
     for (const Point point : stock.points)
         json["points"].push_back(json_of(point));
     if (stock.margin != Stock().margin) json["margin_mm"] = stock.margin.mm();
@@ -314,11 +321,23 @@ Stock stock_from_json(const Json& json) {
     const std::string form = json.value("form", "rectangle");
     for (const Json& point : json.value("points", Json::array()))
         stock.points.push_back(point_from_json(point));
+    if (form == "round") {
+        const Json& round = json.at("round");
+        RoundPiece piece{.diameter = positive(round.at("diameter_mm").at(0)),
+                         .end_diameter = positive(round.at("diameter_mm").at(1)),
+                         .length = positive(round.at("length_mm")),
+                         .taken_at_start = finite(round.at("taken_mm").at(0)),
+                         .taken_at_end = finite(round.at("taken_mm").at(1)),
+                         .taken_at_seam = finite(round.at("taken_mm").at(2))};
+        const auto put = in_rotary(std::move(stock), piece);
+        if (!put) throw std::invalid_argument("round " + round.dump());
+        stock = *put;
+    }
     if (form == "ellipse") stock.form = Stock::Form::ellipse;
     if (form == "outline" && stock.points.size() >= 3) stock.form = Stock::Form::outline;
     if (json.contains("margin_mm")) stock.margin = Length::mm(std::clamp(finite(json.at("margin_mm")), 0.0, 1000.0));
-    stock.unknown = unknown_keys(
-        json, {"material", "thickness_mm", "corner_mm", "size_mm", "angle_rad", "form", "points", "margin_mm"});
+    stock.unknown = unknown_keys(json, {"material", "thickness_mm", "corner_mm", "size_mm", "angle_rad", "form",
+                                        "points", "round", "margin_mm"});
     return stock;
 }
 

@@ -3,6 +3,8 @@
 
 #include "outside.hpp"
 
+#include <chalkline/job/round_piece.hpp>
+
 namespace chalkline::planning {
 namespace {
 
@@ -12,13 +14,17 @@ constexpr double overhang_slack = 0.005;  // mm
 
 std::vector<BurnedLine> burned_lines(const job::Job& job) {
     std::vector<BurnedLine> burned;
+    const job::WallBend bend(job);
+    const auto lying = [&](const job::Motif& motif, std::vector<geometry::Polyline> lines) {
+        return bend.bends(motif) ? bend.lines(motif, lines) : lines;
+    };
     for (std::size_t step = 0; step < job.steps.size(); ++step) {
         std::size_t number = 0;
         for (const job::Motif& motif : job.motifs) {
             for (std::size_t shape = 0; shape < motif.art->shapes.size(); ++shape, ++number) {
                 if (!job::Job::burns(job.steps[step], motif, shape)) continue;
                 const bool fill = motif.art->shapes[shape].ink.kind == InkKind::fill;
-                for (geometry::Polyline& line : motif.art->shapes[shape].path.flatten(motif.place)) {
+                for (geometry::Polyline& line : lying(motif, motif.art->shapes[shape].path.flatten(motif.place))) {
                     const geometry::Box box = geometry::bounds(line);
                     burned.push_back({std::move(line), box, step, number, fill, motif.id});
                 }
@@ -26,7 +32,7 @@ std::vector<BurnedLine> burned_lines(const job::Job& job) {
             // A picture stands for its frame.
             for (std::size_t i = 0; i < motif.art->pictures.size(); ++i, ++number) {
                 if (!job.steps[step].on || !job.sent_picture(job.steps[step], motif, i)) continue;
-                geometry::Polyline frame = job::frame_of_picture(motif, i);
+                geometry::Polyline frame = lying(motif, {job::frame_of_picture(motif, i)}).front();
                 const geometry::Box box = geometry::bounds(frame);
                 burned.push_back({std::move(frame), box, step, number, true, motif.id});
             }

@@ -77,9 +77,33 @@ struct Step {
     bool operator==(const Step&) const = default;
 };
 
+/// A round piece in the rotary, seen from where it begins. Its wall, unrolled, is the bed: X along, Y round from the
+/// seam.
+struct RoundPiece {
+    double diameter = 80;       ///< mm, where it begins; rollers carry it there
+    double end_diameter = 80;   ///< mm, where it ends: another one on a tapered piece
+    double length = 100;        ///< mm along the wall
+    double taken_at_start = 0;  ///< mm along that a chuck or a foot takes
+    double taken_at_end = 0;    ///< mm along
+    double taken_at_seam = 0;   ///< mm round, half of it on either side of the seam: a handle
+    bool operator==(const RoundPiece&) const = default;
+
+    bool tapered() const { return diameter != end_diameter; }
+    double diameter_at(double along) const { return diameter + (end_diameter - diameter) * along / length; }
+    /// mm round it once, halfway along: what the bed shows as one turn.
+    double turn() const;
+    /// The part of the wall that can burn, mm.
+    geometry::Box free_part() const;
+};
+
 /// The real piece of material.
 struct Stock {
-    enum class Form { rectangle, ellipse, outline };
+    enum class Form {
+        rectangle,
+        ellipse,
+        outline,
+        round  ///< in the rotary: corner, width and height are its free part, and nothing turns it on the bed
+    };
     std::string material;
     Length thickness = Length::mm(3);
     geometry::Point corner;  ///< near left corner of its box before the turn, bed mm
@@ -87,6 +111,7 @@ struct Stock {
     double angle = 0;  ///< counter-clockwise about `corner`, radians
     Form form = Form::rectangle;
     std::vector<geometry::Point> points{};  ///< Form::outline: a closed chain in a box of 1 × 1
+    RoundPiece round{};                     ///< Form::round
     Length margin = Length::mm(2);          ///< nothing should burn nearer to its edge
     std::string unknown{};                  ///< as in Motif
 
@@ -135,6 +160,8 @@ struct Job {
     Id last_id = 0;
     std::string unknown;  ///< as in Motif
 
+    /// The piece in the rotary; null: the job burns flat.
+    const RoundPiece* round_piece() const;
     const Motif* motif(Id id) const;
     /// The motif added last. REQUIRES: there is one.
     Id last_motif() const { return motifs.back().id; }

@@ -32,8 +32,9 @@ class LineSource {
 
 /// RS-274 for the reference dialect (Grbl 1.1): first states units, distance mode, plane and offsets itself; every
 /// trace and every sweep starts with an absolute position; inside a sweep positions are absolute or relative,
-/// whichever is shorter for that row; words that did not change are left out; ends dark.
-/// REQUIRES: program and profile outlive the encoder.
+/// whichever is shorter for that row; words that did not change are left out; ends dark. While a round piece turns, Y
+/// is written as its axis counts, and every feed so that the surface goes by as fast as asked. REQUIRES: program and
+/// profile outlive the encoder.
 class Encoder : public LineSource {
  public:
     Encoder(const Program& program, const MachineProfile& profile);
@@ -55,8 +56,9 @@ class Encoder : public LineSource {
             ends.clear();
         }
     };
-    /// Where the runs of a sweep end, whole micrometres.
+    /// Where the runs of a sweep end: on the bed, and as the controller counts it, whole thousandths.
     struct Stop {
+        geometry::Point place;
         std::int64_t x, y;
     };
     void find_stops(const Sweep& sweep);
@@ -65,11 +67,16 @@ class Encoder : public LineSource {
     std::string motion(int code);
     void append_power(std::string& line, PowerValue power, PowerValue& last) const;
     std::string power_word(PowerValue power, PowerValue& last) const;
-    std::string feed_word(Speed speed);
+    /// For a move from where the head stands: along a turning axis the controller counts another way than the surface.
+    std::string feed_word(Speed speed, geometry::Point from, geometry::Point to);
+    void append_place(std::string& line, geometry::Point to) const;
+    /// Y as the controller counts it, whole thousandths.
+    std::int64_t counted_y(double y) const;
     void emit(std::string text, std::optional<geometry::Point> to = {});
 
     const Program& program_;
     const MachineProfile& profile_;
+    const char y_letter_;
     std::size_t next_operation_ = 0;
     std::int64_t current_ = -1;
     std::int32_t step_ = -1;  ///< of the operation being given out

@@ -42,8 +42,31 @@ struct OwnLines {
 /// other.
 enum class Dialect { realtime, line_by_line };
 
-/// What turns round pieces, and which axis of the controller it takes.
+/// Which axis of the controller turns round pieces: the rotary is plugged in instead of Y, or has an axis of its own.
 enum class RotaryAxis { none, instead_of_y, fourth };
+
+/// A chuck holds the piece and turns with it; rollers carry it and turn under it.
+enum class RotaryDrive { chuck, rollers };
+
+/// What turns round pieces.
+struct Rotary {
+    RotaryAxis axis = RotaryAxis::none;
+    RotaryDrive drive = RotaryDrive::chuck;
+    double per_turn = 360;        ///< what the axis counts (its mm or degrees) while the chuck, or a roller, turns once
+    double roller_diameter = 20;  ///< mm; of rollers only
+    double max_rate = 7200;       ///< counted a minute; of an axis of its own
+    double acceleration = 600;    ///< counted a second²; of an axis of its own
+    bool operator==(const Rotary&) const = default;
+};
+
+/// A round piece is in the rotary: Y is millimetres of its surface, and the controller's turning axis counts so much
+/// for each of them. Not of the profile's file: it comes with the job (machine/rotary.hpp).
+struct Turning {
+    RotaryAxis axis = RotaryAxis::instead_of_y;  ///< none: the profile knows no rotary
+    double per_mm = 1;
+    char letter() const { return axis == RotaryAxis::fourth ? 'A' : 'Y'; }
+    bool operator==(const Turning&) const = default;
+};
 
 /// One machine as Chalkline, its command line and the simulated machine know it. Bed coordinates: mm, X right,
 /// Y away from the maker, 0, 0 at the near left corner of the work area.
@@ -63,13 +86,14 @@ struct MachineProfile {
     int receive_buffer = 128;  ///< bytes
     int planner_blocks = 16;
     bool z_axis = false;  ///< it moves its focus
-    RotaryAxis rotary = RotaryAxis::none;
-    double frame_speed = 3000;  ///< mm/min
-    double jog_speed = 3000;    ///< mm/min
-    geometry::Point pointer{};  ///< where the pointer's dot falls, seen from the beam, mm; 0, 0: there is none
-    double dot_milliwatts = 5;  ///< of the faint dot that shows where the beam is
-    int wavelength = 450;       ///< nm
-    int air = 8;                ///< the M word that turns air assist on: 7 or 8
+    Rotary rotary;
+    std::optional<Turning> turning;  ///< while a round piece is in the rotary
+    double frame_speed = 3000;       ///< mm/min
+    double jog_speed = 3000;         ///< mm/min
+    geometry::Point pointer{};       ///< where the pointer's dot falls, seen from the beam, mm; 0, 0: there is none
+    double dot_milliwatts = 5;       ///< of the faint dot that shows where the beam is
+    int wavelength = 450;            ///< nm
+    int air = 8;                     ///< the M word that turns air assist on: 7 or 8
     Dialect dialect = Dialect::realtime;
     bool start_button = false;  ///< a start button is wired to the controller
     FocusGauge focus;
@@ -83,6 +107,11 @@ struct MachineProfile {
 
     bool has_pointer() const { return pointer != geometry::Point{}; }
     geometry::Box bed() const { return {0, 0, width, depth}; }
+    /// A place or a way of the bed as the controller counts it, and back.
+    geometry::Point counted(geometry::Point p) const { return {p.x, turning ? p.y * turning->per_mm : p.y}; }
+    geometry::Point surface(geometry::Point p) const { return {p.x, turning ? p.y / turning->per_mm : p.y}; }
+    /// The letter of the axis that goes along Y.
+    char y_letter() const { return turning ? turning->letter() : 'Y'; }
     /// The slower axis' top speed: no straight move is ever limited below it.
     Speed top_speed() const { return Speed::mm_per_min(max_rate_x < max_rate_y ? max_rate_x : max_rate_y); }
     /// Where the head stands before a job unless somebody moved it: its resting place, or where it found home.

@@ -87,6 +87,7 @@ class RealtimeSession : public Session {
     void send_trim(Trim wanted);
     Result<void> jog_by(geometry::Point by, Speed speed);
     void place_bed_origin();
+    geometry::Point used_axes(geometry::Point place, double turned) const;
     void forget_place();
     void go_to_rest(const std::vector<std::string>& own_lines);
     void find_origin_after_homing(geometry::Point machine);

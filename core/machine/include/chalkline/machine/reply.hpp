@@ -39,6 +39,7 @@ struct Options {
 struct Offset {
     std::string name;
     geometry::Point place;
+    double turned = 0;  ///< of a fourth axis
 };
 /// Any other bracketed or plain text, as it came.
 struct Text {
@@ -50,6 +51,7 @@ struct Status {
     std::optional<geometry::Point> machine;  ///< MPos, mm (or inches, when $13 says so)
     std::optional<geometry::Point> work;     ///< WPos
     std::optional<geometry::Point> offset;   ///< WCO: machine − work
+    double turned = 0, turned_offset = 0;    ///< the fourth axis in the place and in WCO; 0 without one
     std::optional<double> feed, power;
     std::optional<int> feed_override, power_override;
     std::string pins;         ///< of "Pn:"

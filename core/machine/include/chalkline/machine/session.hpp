@@ -24,6 +24,7 @@ inline constexpr std::string_view not_ready = "machine.not-ready";
 inline constexpr std::string_view locked = "machine.locked";
 inline constexpr std::string_view busy = "machine.busy";
 inline constexpr std::string_view no_homing = "machine.no-homing";
+inline constexpr std::string_view home_would_turn = "machine.home-would-turn";
 inline constexpr std::string_view laser_mode_off = "machine.laser-mode-off";
 inline constexpr std::string_view full_power_differs = "machine.full-power-differs";
 inline constexpr std::string_view beyond_limits = "machine.beyond-limits";
@@ -202,6 +203,8 @@ class Session {
 /// How far beyond the bed counts as on it, mm: half of the last place a controller is told.
 inline constexpr double limit_slack = 0.0005;
 Result<void> require_on_bed(const MachineProfile& profile, geometry::Point place);
+/// Finding home would turn a piece whose rotary is plugged in instead of Y, until a switch that never comes.
+Result<void> require_no_turning_home(const MachineProfile& profile);
 /// How far the head can go from `at` along `way` (of length 1) before it meets the bed's edge, mm.
 double room_on_bed(const geometry::Box& bed, geometry::Point at, geometry::Point way);
 /// For a move by a distance: the error also says how far it could go that way.

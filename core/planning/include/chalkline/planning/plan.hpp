@@ -17,6 +17,8 @@ namespace chalkline::planning {
 namespace error {
 inline constexpr std::string_view off_bed = "planning.off-bed";
 inline constexpr std::string_view nothing_to_burn = "planning.nothing-to-burn";
+inline constexpr std::string_view no_rotary = "planning.no-rotary";
+inline constexpr std::string_view not_turning = "planning.not-turning";
 }  // namespace error
 
 struct PlanOptions {
@@ -52,7 +54,8 @@ struct Plan {
 
 /// The whole job as one program: steps that are on in run order, each as its settings say; in a step inside before
 /// outside and the shortest dark way. Everything is deterministic. Times by time_model.hpp.
-/// Errors: art beyond the bed, nothing to burn, cancelled.
+/// `machine`: as the job finds it (job/round_piece.hpp).
+/// Errors: art beyond the bed, nothing to burn, a round piece on a machine without a rotary, cancelled.
 Result<Plan> plan(const job::Job& job, const machine::MachineProfile& machine, const PlanOptions& options = {},
                   const Watch& watch = {});
 

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/geometry/path.hpp>
-#include <chalkline/machine/profile.hpp>
+#include <chalkline/machine/rotary.hpp>
 #include <chalkline/simulator/dose_map.hpp>
 #include <chalkline/simulator/motion.hpp>
 
@@ -60,6 +60,11 @@ class Controller : public Device {
     void set_dose_map(DoseMap* dose) { dose_ = dose; }
     /// Where the beam may burn; a burn outside is a violation. Empty: the whole bed.
     void set_stock(geometry::Polyline outline) { stock_ = std::move(outline); }
+
+    /// Puts a round piece into the profile's rotary, or takes it out. It lies where the maker says its wall begins:
+    /// work coordinates 0, 0. What is burned is laid on the unrolled wall, turn over turn; the bed's edges end with the
+    /// piece.
+    void set_round_piece(std::optional<machine::RoundWall> wall);
 
     /// How far below the head's height at switching on the piece lies, mm: where a probe touches.
     void set_piece_depth(double depth) { piece_depth_ = depth; }
@@ -142,6 +147,14 @@ class Controller : public Device {
 
     double setting(int number) const { return settings_.at(number); }
     bool laser_mode() const { return setting(32) != 0; }
+    AxisLimits axis_limits() const;
+    /// The axis the planner moves beside X is the fourth.
+    bool turns_fourth() const { return wall_ && profile_.rotary.axis == machine::RotaryAxis::fourth; }
+    /// A place of the head as a place of the wall, round it once; as it is without a round piece.
+    geometry::Point on_piece(geometry::Point head) const;
+    /// mJ between two places of the head.
+    void burn_piece(geometry::Point from, geometry::Point to, double energy);
+    bool within_reach(geometry::Point head, double rounding) const;
     geometry::Point machine_at() const { return motion_.at() + shift_; }
     geometry::Point offset() const { return g54_ + g92_; }
 
@@ -185,6 +198,10 @@ class Controller : public Device {
     int reports_to_offset_ = 0, reports_to_overrides_ = 1;
     double beam_now_ = 0;
     double height_ = 0, piece_depth_ = 5;  ///< mm
+    std::optional<machine::RoundWall> wall_;
+    double counted_per_mm_ = 1;  ///< of the wall
+    /// Of Y and the fourth axis the one the planner does not move: its place, and what it counts besides.
+    double standing_ = 0, standing_shift_ = 0, standing_offset_ = 0;
     bool start_pressed_ = false;
 };
 
