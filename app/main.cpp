@@ -1,4 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "desktop/crash_report.hpp"
+#include "language/language.hpp"
 #include "mainwindow/main_window.hpp"
 
 #include <chalkline/base/file.hpp>
@@ -8,6 +10,9 @@
 #include <QDir>
 #include <QFileInfo>
 #include <QIcon>
+#include <QStandardPaths>
+#include <algorithm>
+#include <string_view>
 
 namespace {
 
@@ -21,34 +26,64 @@ QString sample_job() {
     return {};
 }
 
+/// What the program can be started with.
+struct StartOptions {
+    const QCommandLineOption profile{"machine", "machine profile (JSON)", "file"};
+    const QCommandLineOption port{"port", "connect to this port instead of the simulated machine", "port"};
+    const QCommandLineOption speed{"simulator-speed", "virtual seconds a second of the simulated machine, or max",
+                                   "factor", "1"};
+
+    void read(QCommandLineParser& parser, const QCoreApplication& application) const {
+        parser.setApplicationDescription("Sets up, rehearses and burns laser engraving jobs.");
+        parser.addHelpOption();
+        parser.addVersionOption();
+        parser.addPositionalArgument("files", "jobs (.chalk) or drawings to open");
+        parser.addOptions({profile, port, speed});
+        parser.process(application);
+    }
+};
+
+/// Asked for its version or its options it needs no screen.
+bool asks_only(int argc, char** argv) {
+    return std::any_of(argv + 1, argv + argc, [](const std::string_view argument) {
+        return argument == "--version" || argument == "-v" || argument == "--help" || argument == "-h";
+    });
+}
+
+void set_names() {
+    QCoreApplication::setApplicationName("Chalkline");
+    QCoreApplication::setApplicationVersion(CHALKLINE_VERSION);
+}
+
 }  // namespace
 
 int main(int argc, char** argv) {
+    const StartOptions start;
+    QCommandLineParser parser;
+    if (asks_only(argc, argv)) {
+        const QCoreApplication application(argc, argv);
+        set_names();
+        start.read(parser, application);  // says it and ends
+    }
     QApplication application(argc, argv);
-    QApplication::setApplicationName("Chalkline");
-    QApplication::setApplicationVersion(CHALKLINE_VERSION);
+    set_names();
     QApplication::setDesktopFileName("chalkline");
     QApplication::setWindowIcon(QIcon::fromTheme("chalkline"));
     QApplication::setFont(app::theme::font(app::theme::normal));
-
-    QCommandLineParser parser;
-    parser.setApplicationDescription("Sets up, rehearses and burns laser engraving jobs.");
-    parser.addHelpOption();
-    parser.addVersionOption();
-    parser.addPositionalArgument("files", "jobs (.chalk) or drawings to open");
-    const QCommandLineOption profile("machine", "machine profile (JSON)", "file");
-    const QCommandLineOption port("port", "connect to this port instead of the simulated machine", "port");
-    const QCommandLineOption speed("simulator-speed", "virtual seconds a second of the simulated machine, or max",
-                                   "factor", "1");
-    parser.addOptions({profile, port, speed});
-    parser.process(application);
+    start.read(parser, application);
+    const QString crashes =
+        QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation) + "/Chalkline/crashes";
+    const QString crash_report = app::take_crash_report(crashes);
+    app::write_crash_reports(crashes, CHALKLINE_VERSION);
+    app::speak();
 
     app::WindowOptions options;
-    options.simulator_speed = parser.value(speed);
+    options.simulator_speed = parser.value(start.speed);
     std::optional<Error> trouble;
-    if (parser.isSet(profile)) {
-        const auto bytes = read_file(parser.value(profile).toStdString());
-        const auto read = bytes ? machine::parse_profile(*bytes, parser.value(profile).toStdString())
+    if (parser.isSet(start.profile)) {
+        const std::string name = parser.value(start.profile).toStdString();
+        const auto bytes = read_file(name);
+        const auto read = bytes ? machine::parse_profile(*bytes, name)
                                 : Result<machine::MachineProfile>(tl::unexpected(bytes.error()));
         if (read)
             options.profile = *read;
@@ -58,14 +93,16 @@ int main(int argc, char** argv) {
     app::MainWindow window(options);
     window.show();
     if (trouble) window.show_message(wording::describe(*trouble));
+    if (!crash_report.isEmpty())
+        window.show_message(wording::describe(Error{"app.crashed", {}, crash_report.toStdString(), 0}));
     const QStringList files = parser.positionalArguments();
     const bool crashed = window.offer_left_behind();
     if (!files.isEmpty())
         window.files().open(files);
     else if (const QString sample = sample_job(); !sample.isEmpty() && !crashed)
         window.files().open({sample});
-    if (parser.isSet(port))
-        window.keeper().connect_to(parser.value(port));
+    if (parser.isSet(start.port))
+        window.keeper().connect_to(parser.value(start.port));
     else
         window.connect_sample_machine();
     return QApplication::exec();

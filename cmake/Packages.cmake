@@ -15,7 +15,7 @@ find_package(Qt6 6.4 REQUIRED COMPONENTS Core Gui)
 # `emit`, `signals` and `slots` are ordinary words here; Qt's macros are written Q_EMIT and so on.
 set_property(TARGET Qt6::Core APPEND PROPERTY INTERFACE_COMPILE_DEFINITIONS QT_NO_KEYWORDS)
 if(CHALKLINE_APP)
-  find_package(Qt6 6.4 REQUIRED COMPONENTS Widgets Svg DBus)
+  find_package(Qt6 6.4 REQUIRED COMPONENTS Widgets Svg DBus LinguistTools)
   if(CHALKLINE_TESTS)
     find_package(Qt6 6.4 REQUIRED COMPONENTS Test)
   endif()

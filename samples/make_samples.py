@@ -198,6 +198,68 @@ def job(svg):
     }
 
 
+CUP, BAND = 80.0, 26.0  # mm: diameter of the seed cup, height of the band round it
+TURN = math.pi * CUP
+
+
+def band():
+    """Once round the cup: two rings, and three times the name between leaves."""
+    fills = []
+    for i in range(3):
+        fills += centred_text("WRENFOLD PLOTS", TURN * (i + 0.5) / 3, 16.2, 6.4, 1.6)
+        fills += leaf(TURN * (i + 0.02 if i else 0.025) / 3 + 2, 13, 8, 13)
+    paths = "\n".join(f'    <path d="{d}"/>' for d in fills)
+    return f"""<?xml version="1.0" encoding="UTF-8"?>
+<!-- Wrenfold Plots: band once round a cup of 80 mm. Drawn by samples/make_samples.py -->
+<svg xmlns="http://www.w3.org/2000/svg" width="{number(TURN)}mm" height="{number(BAND)}mm" viewBox="0 0 {number(TURN)} {number(BAND)}">
+  <g fill="none" stroke="#1565c0" stroke-width="0.2">
+    <path d="M0 1 H{number(TURN)}"/>
+    <path d="M0 {number(BAND - 1)} H{number(TURN)}"/>
+  </g>
+  <g fill="#000000">
+{paths}
+  </g>
+</svg>
+"""
+
+
+def key_tag():
+    """One tag of the keys to the plots: letters to engrave, a border to score, an outline and a hole to cut."""
+    fills = centred_text("PLOT", 28, 9.2, 4.2, 1.2) + line_of_text("27", 24.2, 18.2, 7, 0.9)[0]
+    paths = "\n".join(f'    <path d="{d}"/>' for d in fills)
+    return f"""<?xml version="1.0" encoding="UTF-8"?>
+<!-- Wrenfold Plots: key tag, 48 x 22 mm. Drawn by samples/make_samples.py -->
+<svg xmlns="http://www.w3.org/2000/svg" width="48mm" height="22mm" viewBox="0 0 48 22">
+  <g fill="none" stroke="#d81b60" stroke-width="0.2">
+    <rect x="0.5" y="0.5" width="47" height="21" rx="8"/>
+    <circle cx="8" cy="11" r="2.6"/>
+  </g>
+  <rect x="13" y="2.5" width="31" height="17" rx="5" fill="none" stroke="#1565c0" stroke-width="0.2"/>
+  <g fill="#000000">
+{paths}
+  </g>
+</svg>
+"""
+
+
+def cup_job(svg):
+    """The seed cup in the rotary, its foot in the chuck: up is along the piece, right is round it."""
+    def step(number_, kind, power, speed, inks):
+        return {"id": number_, "kind": kind, "power": power, "speed": speed, "passes": 1, "air": False,
+                "line_pitch_mm": 0.1, "inks": inks}
+
+    return {
+        "format": "chalkline-job", "version": 6, "last_id": 3,
+        "motifs": [{"id": 1, "name": "cup-band.svg", "source": "sources/1-cup-band.svg",
+                    "place": [0, -1, 1, 0, 45, round(TURN, 3)]}],
+        "steps": [step(2, "engrave", 60, 3000, ["#000000:fill"]), step(3, "score", 30, 2000, ["#1565c0:line"])],
+        "left_out": [],
+        "stock": {"material": "Lime wood", "thickness_mm": 4, "corner_mm": [12, 0],
+                  "size_mm": [82, round(TURN, 6)], "angle_rad": 0, "margin_mm": 0, "form": "round",
+                  "round": {"diameter_mm": [CUP, CUP], "length_mm": 100, "taken_mm": [12, 6, 0]}},
+    }
+
+
 def pears():
     """Two pears on a sill for the slate row marker, lit from the upper left: from deep shade to highlight, and flat
     enough in between to need work. Rows of greys, 10 pixels a millimetre, 60 x 40 mm."""
@@ -316,6 +378,10 @@ def main():
     (HERE / "pears.png").write_bytes(picture)
     svg = plate()
     (HERE / "plate.svg").write_text(svg, encoding="utf-8")
+    (HERE / "key-tag.svg").write_text(key_tag(), encoding="utf-8")
+    svg_of_band = band()
+    (HERE / "cup-band.svg").write_text(svg_of_band, encoding="utf-8")
+    pack("seed-cup.chalk", cup_job(svg_of_band), "sources/1-cup-band.svg", svg_of_band)
     pack("plot-27.chalk", job(svg), "sources/1-plate.svg", svg)
     pack("row-marker.chalk", slate_job(ink_of(lines)), "sources/1-pears.png", picture)
 

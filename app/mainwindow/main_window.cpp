@@ -129,7 +129,12 @@ MainWindow::MainWindow(const WindowOptions& options)
     // The simulated machine has no edges anyone could hurt: it finds home by itself and is ready to burn.
     connect(&machine_, &MachineLink::ready, this, [this] {
         const bool locked = machine_.snapshot().state == machine::ControllerState::alarm;
-        if (locked && machine_.is_sample()) machine_.home();
+        if (!locked || !machine_.is_sample()) return;
+        machine_.put_in({});  // its rotary is plugged in once it is home
+        machine_.home();
+    });
+    connect(&machine_, &MachineLink::finished, this, [this](machine::Activity done) {
+        if (done == machine::Activity::homing && machine_.is_sample()) take_piece();
     });
     connect(&sample_, &SampleMachine::failed, this, [this](const QString& reason) {
         show_message(wording::describe(Error{"app.simulator-missing", {{"reason", reason.toStdString()}}, {}, 0}));

@@ -32,6 +32,7 @@
 
 namespace chalkline::app {
 
+class GuideWindow;
 class RecipesView;
 class SwatchesView;
 
@@ -103,6 +104,9 @@ class MainWindow : public QWidget {
     void open_connection();
     void take_recipes();
     void take_piece();
+    void open_guide(const QString& page);
+    void set_guide_pages();
+    GuideWindow* guide_ = nullptr;  ///< made when it is first asked for
     bool shows_wall_ = false;  ///< the bed is the wall of a round piece
     void save_run_sheet();
     void show_program(const QString& name, const machine::Program& program);

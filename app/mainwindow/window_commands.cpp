@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Everything the window can be asked for by name or by keys.
+#include "guide/guide.hpp"
 #include "mainwindow/main_window.hpp"
 #include "mainwindow/recent_jobs.hpp"
 #include "mainwindow/settings_sheet.hpp"
 #include "recipes/dose_marks.hpp"
 #include "swatches/swatches_view.hpp"
 
+#include <QApplication>
 #include <QFileInfo>
 
 namespace chalkline::app {
@@ -58,6 +60,8 @@ void MainWindow::add_commands() {
     add(machine, tr("Find home"), {}, [this] { machine_.home(); });
     add(machine, tr("Connect to a machine"), {}, [this] { open_connection(); });
     add(machine, tr("Start the simulated machine"), {}, [this] { connect_sample_machine(); });
+    add(help, tr("Guide to what you are at"), QKeySequence::HelpContents,
+        [this] { open_guide(guide_page_of(QApplication::focusWidget())); });
     add(help, tr("Find a command"), QKeySequence("Ctrl+K"),
         [this] { open_command_search(commands_, views_->currentWidget()); });
     add(help, tr("Keys"), QKeySequence("Ctrl+Shift+K"),
@@ -65,6 +69,7 @@ void MainWindow::add_commands() {
     add(help, tr("Settings"), QKeySequence("Ctrl+,"),
         [this] { open_settings_sheet(appearance_, views_->currentWidget()); });
     add_found_things();
+    set_guide_pages();
 }
 
 /// What there is to be found besides commands: jobs, recipes and cards.
@@ -101,6 +106,27 @@ void MainWindow::add_found_things() {
                  }});
         return cards;
     });
+    commands_.add_source([this] {
+        std::vector<Command> pages;
+        for (const GuidePage& page : guide_pages())
+            pages.push_back({page.title, tr("Guide"), {}, [this, file = page.file] { open_guide(file); }});
+        return pages;
+    });
+}
+
+/// What each view is about; parts of it say otherwise themselves.
+void MainWindow::set_guide_pages() {
+    set_guide_page(views_->widget(static_cast<int>(View::job)), "first-burn.md");
+    set_guide_page(views_->widget(static_cast<int>(View::proof)), "slate.md");
+    set_guide_page(views_->widget(static_cast<int>(View::swatches)), "new-material.md");
+    set_guide_page(views_->widget(static_cast<int>(View::recipes)), "new-material.md");
+    set_guide_page(rail_, "first-burn.md");
+}
+
+void MainWindow::open_guide(const QString& page) {
+    if (!guide_) guide_ = new GuideWindow(theme::style_sheet(roles_), this);
+    guide_->setStyleSheet(theme::style_sheet(roles_));
+    guide_->open_page(page);
 }
 
 }  // namespace chalkline::app

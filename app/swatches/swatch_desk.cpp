@@ -94,7 +94,7 @@ void SwatchDesk::remove() {
 }
 
 swatches::Ground SwatchDesk::ground() const {
-    swatches::Ground ground{machine_.profile(),
+    swatches::Ground ground{machine_.flat_profile(),
                             {},
                             Length::mm(3),
                             QDate::currentDate().toString(Qt::ISODate).toStdString(),
@@ -111,7 +111,7 @@ swatches::Ground SwatchDesk::ground() const {
 
 geometry::Point SwatchDesk::room(bool on_piece) const {
     const auto& stock = document_.job().stock;
-    if (!on_piece || !stock) return {machine_.profile().width, machine_.profile().depth};
+    if (!on_piece || !stock) return {machine_.flat_profile().width, machine_.flat_profile().depth};
     return {stock->width - 2 * stock->margin.mm(), stock->height - 2 * stock->margin.mm()};
 }
 
@@ -120,7 +120,7 @@ Result<job::Job> SwatchDesk::job(bool on_piece) const {
     // A card says when it is burned, not when it was thought of.
     card.date = QDate::currentDate().toString(Qt::ISODate).toStdString();
     const auto piece = on_piece ? document_.job().stock : std::nullopt;
-    auto made = swatches::card_job(card, machine_.profile(), piece, surroundings_->of_nothing());
+    auto made = swatches::card_job(card, machine_.flat_profile(), piece, surroundings_->of_nothing());
     if (!made) return tl::unexpected(made.error());
     return std::move(made->job);
 }
@@ -153,8 +153,8 @@ void SwatchDesk::follow() {
 
 void SwatchDesk::work_out() {
     if (!record()) return;
-    layout_ = swatches::layout_of(record()->card, machine_.profile().beam);
-    working_.start([card = record()->card, machine = machine_.profile(), surroundings = surroundings_](
+    layout_ = swatches::layout_of(record()->card, machine_.flat_profile().beam);
+    working_.start([card = record()->card, machine = machine_.flat_profile(), surroundings = surroundings_](
                        const Watch& watch) { return worked_out(card, machine, *surroundings, watch); },
                    [this](WorkedCard worked) {
                        worked_ = std::move(worked);

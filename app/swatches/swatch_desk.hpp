@@ -46,7 +46,7 @@ class SwatchDesk : public QObject {
     bool stale() const { return working_.running(); }
     /// What proposals stand on: the machine, the recipes, and the job's piece unless a card is looked at.
     swatches::Ground ground() const;
-    const machine::MachineProfile& machine() const { return machine_.profile(); }
+    const machine::MachineProfile& machine() const { return machine_.flat_profile(); }
     /// The room a card has: the job's piece inside its margins where `on_piece`, else the bed.
     geometry::Point room(bool on_piece) const;
     /// The job to be burned, on the job's piece or on one of its own.

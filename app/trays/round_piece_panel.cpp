@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/round_piece_panel.hpp"
 
+#include "guide/guide.hpp"
+
 #include <chalkline/job/edits.hpp>
 #include <chalkline/job/placing.hpp>
 #include <chalkline/job/round_piece.hpp>
@@ -27,6 +29,7 @@ RoundPiecePanel::RoundPiecePanel(const TrayContext& context, QWidget* parent) : 
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
     all->setSpacing(8);
+    set_guide_page(this, "cup.md");
     build_measures(all);
     build_art(all);
     build_ring(all);
@@ -180,7 +183,7 @@ void RoundPiecePanel::put(const QString& name, const job::RoundPiece& piece) {
 
 void RoundPiecePanel::turn_art() {
     if (context_.placing.chosen().empty()) context_.placing.choose_all();
-    context_.placing.turn(std::numbers::pi / 2);
+    context_.placing.turn(-std::numbers::pi / 2);
 }
 
 void RoundPiecePanel::fit_art_round() {

@@ -30,6 +30,9 @@ constexpr std::array sentences{
              S("Copy it to another place and try again.")},
     Sentence{"base.file-unwritable", S("The file cannot be written: {reason}"),
              S("Free some room or choose another folder; the old file is as it was.")},
+    Sentence{"app.crashed", S("Chalkline ended by a fault last time"),
+             S("What was not saved is offered again. The report named here stays on this computer; send it along when you tell "
+               "of the fault.")},
     // art
     Sentence{"art.unknown-format", S("This is no drawing or picture Chalkline can read"),
              S("Save it as SVG, PDF, DXF, PNG or JPEG in the program that made it.")},
@@ -129,6 +132,10 @@ constexpr std::array sentences{
         "machine.home-would-turn", S("Finding home would turn the round piece: its rotary is plugged in where Y was"),
         S("Home the flat machine before the rotary is plugged in. For this job, move the head over the seam where the "
           "piece begins and say so under “Stock”.")},
+    Sentence{"machine.wall-beyond-limits",
+             S("The controller's own limits would stop the burn: on {axis} the piece goes {by} beyond what it may count to"),
+             S("Turn the piece, or move the head, back by so much and say again where it begins. Or switch its soft limits "
+               "($20) off while the rotary is in.")},
     Sentence{"planning.no-rotary", S("The piece is round, and this machine has no rotary"),
              S("Say how its rotary turns under the machine's name in the rail, or make the piece flat under “Stock”.")},
     Sentence{"planning.not-turning", S("Piece and machine do not agree whether it turns"),

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/art/placing_panel.hpp"
 
+#include "guide/guide.hpp"
+
 #include <QGridLayout>
 #include <QSignalBlocker>
 #include <algorithm>
@@ -107,6 +109,7 @@ void PlacingPanel::build_acts(QVBoxLayout* all) {
 
 void PlacingPanel::build_repeat(QVBoxLayout* all) {
     auto* fold = new Fold(tr("Repeat"), this);
+    set_guide_page(fold, "key-tags.md");
     all->addWidget(fold);
     columns_ = make_count_field(tr("Columns"), fold);
     rows_ = make_count_field(tr("Rows"), fold);

@@ -182,10 +182,24 @@ Result<void> RealtimeSession::stands_at(geometry::Point place) {
     if (auto free = require_free(); !free) return free;
     if (!machine_at_) return fail(error::not_ready);
     if (auto inside = require_on_bed(profile_, place); !inside) return inside;
+    if (auto room = require_room_for_wall(); !room) return room;
     origin_ = *machine_at_ - profile_.counted(place);
     now_.position = place;
     now_.position_sure = now_.placed_by_hand = true;
     announce();
+    return {};
+}
+
+/// A controller with limits of its own ($20) knows no rotary: it counts on from where it stands, and its travel may end
+/// in the middle of a turn.
+Result<void> RealtimeSession::require_room_for_wall() const {
+    if (!profile_.turning || setting(20).value_or(0) == 0) return {};
+    const geometry::Point end = *machine_at_ + profile_.counted({profile_.width, profile_.depth});
+    const auto beyond = [](char axis, double by) {
+        return fail(error::wall_beyond_limits, {{"axis", std::string(1, axis)}, {"by", decimal(by)}});
+    };
+    if (end.x > limit_slack) return beyond('X', end.x);
+    if (profile_.y_letter() == 'Y' && end.y > limit_slack) return beyond('Y', end.y);
     return {};
 }
 

@@ -114,6 +114,29 @@ TEST_CASE("home is never looked for with a piece where Y was") {
         if (const auto* wire = std::get_if<event::Wire>(&happened)) CHECK(wire->text != "$H");
 }
 
+TEST_CASE("a controller with limits of its own is not begun with where they end within the turn") {
+    const MachineProfile flat = with({RotaryAxis::instead_of_y, RotaryDrive::chuck, 200});
+    test::VirtualMachine vm(flat);
+    vm.make_ready();
+    vm.controller.set_round_piece(cup);
+    REQUIRE(vm.session.go_to({150, 150}, Speed::mm_per_min(6000)));
+    REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }, 60));
+    REQUIRE(vm.session.set_profile(on_wall(flat, cup)));
+    vm.run(0.5);
+    // Y stands at −150 of −300 to 0, and a turn counts 200.
+    const auto refused = vm.session.stands_at({0, 0});
+    REQUIRE_FALSE(refused);
+    CHECK(refused.error().code == machine::error::wall_beyond_limits);
+    CHECK(refused.error().parameters.back().second == "50.000");
+    REQUIRE(vm.session.jog({0, -55 * cup.turn / 200}, Speed::mm_per_min(3000)));
+    REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }, 60));
+    CHECK(vm.session.stands_at({0, 0}));
+    CHECK(vm.session.frame(std::make_unique<test::GivenLines>(std::vector<std::string>{
+        "G21G90G17G94G54", "M5S0", "G0X10Y0", "G0X10Y200"})));
+    REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }, 60));
+    CHECK(vm.controller.report().violations.empty());
+}
+
 TEST_CASE("where the piece begins is what the maker says, and corrections of its diameter leave the seam there") {
     const Rotary rotary{RotaryAxis::fourth, RotaryDrive::chuck, 360, 20, 7200, 600};
     const MachineProfile flat = with(rotary), profile = on_wall(flat, cup);

@@ -82,6 +82,7 @@ class RealtimeSession : public Session {
     void finish_if_at_rest();
     Result<void> require_free() const;
     Result<void> require_settings() const;
+    Result<void> require_room_for_wall() const;
     Result<void> start(Activity activity, std::unique_ptr<LineSource> lines, const Trims& trims);
     bool let_next_step_in();
     void send_trim(Trim wanted);

@@ -1,0 +1,142 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A cup through the window: the rotary in the profile, the wall as the bed, the ring, the burn.
+#include "rail/machine_rail.hpp"
+#include "support/dose.hpp"
+#include "support/workbench.hpp"
+
+#include <chalkline/base/file.hpp>
+#include <chalkline/job/round_piece.hpp>
+
+#include <catch2/catch.hpp>
+
+#include <QComboBox>
+#include <QLabel>
+
+using namespace chalkline;
+using namespace chalkline::test;
+using app::Mark;
+
+namespace {
+
+constexpr job::RoundPiece cup{
+    .diameter = 80, .end_diameter = 80, .length = 100, .taken_at_start = 12, .taken_at_end = 6};
+
+/// A machine with a chuck where Y was, at home, and then the cup in it.
+class CupBench {
+ public:
+    CupBench()
+        : machine(CHALKLINE_SIM, "max",
+                  {"--profile", CHALKLINE_SAMPLES "/rotary-laser.json", "--round-piece", in_rotary()}) {
+        const auto profile = machine::parse_profile(read_file(CHALKLINE_SAMPLES "/rotary-laser.json").value(), {});
+        driver->keeper().connect_to(QString::fromStdString(machine.port()));
+        driver->keeper().keep(profile.value());
+        REQUIRE(wait_for([&] { return now().connected && now().activity == machine::Activity::none; }));
+        driver->machine().home();
+        REQUIRE(wait_for([&] { return driver.idle() && now().position_sure; }));
+    }
+    ~CupBench() { std::remove(in_rotary().c_str()); }
+    void put_in(const job::RoundPiece& piece) {
+        REQUIRE(replace_file(in_rotary(), machine::to_json(job::wall_of(piece))));
+        QTest::qWait(500);  // it looks there a few times a second
+    }
+    static std::string in_rotary() { return "/tmp/chalkline-cup-" + std::to_string(::getpid()) + ".json"; }
+    const machine::Snapshot& now() { return driver->machine().snapshot(); }
+    QLabel* sign() { return driver.window().findChild<QLabel*>("rotary"); }
+
+    WindowDriver driver;
+    SimulatorProcess machine;
+};
+
+}  // namespace
+
+TEST_CASE("a band round a cup burns through the window and closes at the seam") {
+    CupBench bench;
+    WindowDriver& driver = bench.driver;
+    CHECK_FALSE(bench.sign()->isVisible());
+    driver->files().open({QString(CHALKLINE_SAMPLES) + "/seed-cup.chalk"});
+    REQUIRE(driver.wait_planned());
+    bench.put_in(cup);
+
+    // The sign stands on line and rail, and home is out of reach.
+    CHECK(bench.sign()->isVisible());
+    CHECK(bench.sign()->text().contains("251.3"));
+    CHECK(driver.fact(Mark::stock).contains("rotary"));
+    REQUIRE(driver.button("Home"));
+    CHECK_FALSE(driver.button("Home")->isEnabled());
+    // Nothing is framed or burned before somebody said where the piece begins.
+    CHECK_FALSE(bench.now().position_sure);
+    driver->choose(Mark::stock);
+    REQUIRE(press_enabled(driver, "The head is where the piece begins, over the seam"));
+    REQUIRE(wait_for([&] { return bench.now().position_sure; }));
+
+    driver->choose(Mark::frame);
+    REQUIRE(press_enabled(driver, "Frame"));
+    REQUIRE(wait_for([&] { return driver->desk().framed_at().has_value() && driver.idle(); }));
+    begin_burn(driver);
+    REQUIRE(wait_for([&] { return driver->desk().burned_at().has_value() && driver.idle(); }, 120000));
+    bench.machine.finish();
+    INFO(bench.machine.report());
+    CHECK(bench.machine.clean());
+    const Dose dose(bench.machine.file("dose.bin"));
+    REQUIRE(dose.columns == 1000);
+    const double turn = cup.turn();
+    // The two rings go all round, over the seam as well.
+    for (double y = 0.15; y < turn - 0.15; y += 0.2)
+        for (const double x : {46.0, 70.0})
+            REQUIRE(dose.near(x, y) > 0);
+    // The lettering is there, and nothing burned where foot and rim are.
+    CHECK(dose.mean({48, 5, 68, turn - 5}) > 50);
+    CHECK(dose.mean({0.5, 1, 11, turn - 1}) == 0);
+}
+
+TEST_CASE("a piece goes into the rotary by its form, the ring burns alone and corrects the diameter") {
+    WindowDriver driver;
+    machine::MachineProfile profile;
+    profile.rotary = {machine::RotaryAxis::instead_of_y, machine::RotaryDrive::rollers, 50, 18};
+    driver->keeper().keep(profile);
+    driver->files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
+    REQUIRE(driver.wait_planned());
+    driver->choose(Mark::stock);
+    QComboBox* form = nullptr;
+    for (auto* box : driver.window().findChildren<QComboBox*>())
+        if (box->accessibleName() == "Form of the piece") form = box;
+    REQUIRE(form);
+    form->setFocus();
+    QTest::keyClick(form, Qt::Key_End);
+    REQUIRE(driver->document().job().round_piece());
+    CHECK(driver.field("Width") == nullptr);
+    CHECK(driver->machine().profile().depth == Approx(driver->document().job().round_piece()->turn()));
+
+    // 154 mm of plate do not lie on 85 mm of wall; turned they do.
+    REQUIRE(wait_for([&] { return !driver->plans().stale(); }));
+    CHECK(driver->plans().planned().off_stock > 30);
+    REQUIRE(driver.click("Turn a quarter"));
+    const geometry::Box turned = job::bounds(driver->document().job());
+    CHECK(turned.height() == Approx(154).margin(0.1));
+
+    REQUIRE(driver.type("Diameter where the piece begins", "82.5"));
+    CHECK(driver->document().job().round_piece()->end_diameter == Approx(82.5));
+    REQUIRE(driver.type("Diameter where the piece ends", "70"));
+    CHECK(driver->document().job().round_piece()->tapered());
+    REQUIRE(driver.type("Diameter where the piece ends", "82.5"));
+    REQUIRE(driver.type("Length along the wall", "0"));
+    CHECK(driver->document().job().round_piece()->length == 100);
+
+    const auto steps = driver->document().job().steps.size();
+    REQUIRE(driver.click("Test ring"));
+    CHECK(driver->document().job().steps.size() == steps + 1);
+    REQUIRE(driver->plans().only().only_steps);
+    CHECK(*driver->plans().only().only_steps == job::Ids{driver->document().job().steps.front().id});
+    REQUIRE(driver.type("What the burned ring measures", "1.57"));
+    REQUIRE(driver.click("Correct the diameter"));
+    CHECK(driver->document().job().round_piece()->diameter == Approx(83).margin(0.001));
+    REQUIRE(driver.click("Away with the ring"));
+    CHECK(driver->document().job().steps.size() == steps);
+    CHECK(driver->plans().whole());
+
+    // All of it can be taken back, and the bed lies flat again.
+    while (driver->document().history().canUndo())
+        driver->document().history().undo();
+    CHECK_FALSE(driver->document().job().round_piece());
+    CHECK(driver->machine().profile().depth == 300);
+}
