@@ -206,8 +206,8 @@ def band():
     """Once round the cup: two rings, and three times the name between leaves."""
     fills = []
     for i in range(3):
-        fills += centred_text("WRENFOLD PLOTS", TURN * (i + 0.5) / 3, 16.2, 6.4, 1.6)
-        fills += leaf(TURN * (i + 0.02 if i else 0.025) / 3 + 2, 13, 8, 13)
+        fills += centred_text("WRENFOLD PLOTS", TURN * (i + 0.5) / 3 + 4, 16, 5.8, 1.4)
+        fills += leaf(TURN * i / 3 + 5, 13, 7, 12)
     paths = "\n".join(f'    <path d="{d}"/>' for d in fills)
     return f"""<?xml version="1.0" encoding="UTF-8"?>
 <!-- Wrenfold Plots: band once round a cup of 80 mm. Drawn by samples/make_samples.py -->

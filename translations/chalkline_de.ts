@@ -3098,7 +3098,7 @@ eins je Zeile</translation>
     <message>
       <extracomment>app/mainwindow/top_bar.cpp</extracomment>
       <source>Export</source>
-      <translation>Ausgeben</translation>
+      <translation>Export</translation>
     </message>
     <message>
       <extracomment>app/mainwindow/job_files.cpp</extracomment>
@@ -3484,6 +3484,11 @@ eins je Zeile</translation>
       <extracomment>app/trays/art/drawing_bar.cpp</extracomment>
       <source>Freehand</source>
       <translation>Freihand</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/connection_sheet.cpp</extracomment>
+      <source>Fresh piece</source>
+      <translation>Frisches Stück</translation>
     </message>
     <message>
       <extracomment>app/recipes/recipe_sheets.cpp</extracomment>
@@ -4481,6 +4486,11 @@ eins je Zeile</translation>
       <translation>Später</translation>
     </message>
     <message>
+      <extracomment>app/mainwindow/window_commands.cpp</extracomment>
+      <source>Lay a fresh piece on the simulated bed</source>
+      <translation>Ein frisches Stück auf das simulierte Bett legen</translation>
+    </message>
+    <message>
       <extracomment>app/bed/photo_sheet.cpp</extracomment>
       <source>Lay it under the bed</source>
       <translation>Unter das Bett legen</translation>
@@ -4926,7 +4936,7 @@ eins je Zeile</translation>
       <translation>Rand</translation>
     </message>
     <message>
-      <extracomment>app/trays/stock_tray.cpp</extracomment>
+      <extracomment>app/trays/art/placing_panel.cpp</extracomment>
       <source>Margin to the edges of the piece</source>
       <translation>Abstand zum Rand des Stücks</translation>
     </message>
@@ -6541,7 +6551,7 @@ eins je Zeile</translation>
     <message>
       <extracomment>app/mainwindow/top_bar.cpp</extracomment>
       <source>Redo</source>
-      <translation>Wiederholen</translation>
+      <translation>Erneut</translation>
     </message>
     <message>
       <extracomment>app/mainwindow/top_bar.cpp</extracomment>
@@ -7091,7 +7101,7 @@ eins je Zeile</translation>
     <message>
       <extracomment>app/mainwindow/settings_sheet.cpp</extracomment>
       <source>Settings</source>
-      <translation>Einstellungen</translation>
+      <translation>Optionen</translation>
     </message>
     <message>
       <extracomment>app/machine/controller_sheet.cpp</extracomment>
@@ -7351,7 +7361,7 @@ eins je Zeile</translation>
     <message>
       <extracomment>app/recipes/recipe_editor.cpp</extracomment>
       <source>Speed</source>
-      <translation>Geschwindigkeit</translation>
+      <translation>Tempo</translation>
     </message>
     <message>
       <extracomment>app/proof/machine_facts.cpp</extracomment>
@@ -8632,6 +8642,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>The settings cannot be read: {what}</source>
       <translation>Die Einstellungen sind nicht lesbar: {what}</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/connection_sheet.cpp</extracomment>
+      <source>The simulated bed keeps what was burned until another piece lies there</source>
+      <translation>Das simulierte Bett behält, was gebrannt wurde, bis ein anderes Stück dort liegt</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -10518,11 +10533,6 @@ eins je Zeile</translation>
       <extracomment>wording/src/wording.cpp</extracomment>
       <source>lowest power, 0 to 100 %</source>
       <translation>niedrigste Leistung, 0 bis 100 %</translation>
-    </message>
-    <message>
-      <extracomment>app/trays/art/placing_panel.cpp</extracomment>
-      <source>margin</source>
-      <translation>Rand</translation>
     </message>
     <message>
       <extracomment>app/recipes/recipe_editor.cpp</extracomment>

@@ -85,8 +85,8 @@ static void draw_wall(QPainter& painter, const job::RoundPiece& piece, const Cam
     painter.setFont(theme::font(theme::tiny, QFont::DemiBold));
     painter.setPen(roles.accent);
     const QRectF all = rect_of(wall, camera).normalized();
-    painter.drawText(all.bottomLeft() + QPointF(10, 15), worded("seam · the wall unrolled"));
-    painter.drawText(all.topLeft() + QPointF(10, 14),
+    painter.drawText(all.bottomRight() + QPointF(10, 4), worded("seam · the wall unrolled"));
+    painter.drawText(all.topRight() + QPointF(10, 4),
                      worded("seam again, after one turn of %1 mm").arg(millimetres(piece.turn())));
 }
 

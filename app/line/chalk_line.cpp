@@ -80,6 +80,7 @@ ChalkLine::ChalkLine(const theme::Roles& roles, QWidget* parent) : QWidget(paren
         group->addButton(mark, i);
         layout->addWidget(mark, 1);
     }
+    setLayoutDirection(Qt::LeftToRight);  // the line is drawn, and done, from left to right
     setFixedHeight(64);
     connect(group, &QButtonGroup::idClicked, this, [this](int id) { Q_EMIT chose(static_cast<Mark>(id)); });
     choose(Mark::art);

@@ -118,10 +118,9 @@ void ConnectionSheet::ask() {
     show_ports();
 }
 
-void open_connection_sheet(MachineLink& machine, MachineKeeper& keeper, const std::function<void()>& connect_sample,
-                           QWidget* over) {
+void open_connection_sheet(MachineLink& machine, MachineKeeper& keeper, const SampleActs& sample, QWidget* over) {
     if (!machine.connected()) {
-        new ConnectionSheet(machine, keeper, connect_sample, ports::list, over);
+        new ConnectionSheet(machine, keeper, sample.connect, ports::list, over);
         return;
     }
     auto* sheet = new Sheet(Sheet::tr("Machine: %1").arg(machine.name()), over);
@@ -134,6 +133,9 @@ void open_connection_sheet(MachineLink& machine, MachineKeeper& keeper, const st
                      [&machine, over] { new ControllerSheet(machine, over); })
         ->setEnabled(machine.snapshot().can.settings);
     sheet->add_button(Sheet::tr("Wire…"), ButtonLook::plain, [&machine, over] { new WireSheet(machine, over); });
+    if (machine.is_sample())
+        sheet->add_button(Sheet::tr("Fresh piece"), ButtonLook::plain, sample.lay_fresh_piece)
+            ->setToolTip(Sheet::tr("The simulated bed keeps what was burned until another piece lies there"));
     sheet->add_button(Sheet::tr("Disconnect"), ButtonLook::plain, [&machine] { machine.disconnect_now(); })
         ->setEnabled(!machine.active());
     sheet->add_button(Sheet::tr("Done"), ButtonLook::accent, {});

@@ -33,7 +33,10 @@ class ConnectionSheet : public Sheet {
 };
 
 /// Connecting, or what can be done with the machine that is connected.
-void open_connection_sheet(MachineLink& machine, MachineKeeper& keeper, const std::function<void()>& connect_sample,
-                           QWidget* over);
+/// What can be asked of the simulated machine that no controller is asked.
+struct SampleActs {
+    std::function<void()> connect, lay_fresh_piece;
+};
+void open_connection_sheet(MachineLink& machine, MachineKeeper& keeper, const SampleActs& sample, QWidget* over);
 
 }  // namespace chalkline::app

@@ -35,8 +35,6 @@
 namespace chalkline::app {
 namespace {
 
-constexpr int tray_width = 372;  // px
-
 QStringList files_of(const QMimeData* data) {
     QStringList files;
     for (const QUrl& url : data->urls())
@@ -199,7 +197,7 @@ void MainWindow::build() {
     bed_ = new BedView(document_, plans_, machine_, desk_, placing_, roles_, this);
     rail_ = new MachineRail(machine_, roles_, this);
     trays_ = new QStackedWidget(this);
-    trays_->setFixedWidth(tray_width);
+    let_pages_decide_width(trays_);
 
     const TrayContext context{document_, plans_,   machine_, keeper_, desk_,    burns_,     waiting_,
                               *bed_,     placing_, art_,     inbox_,  recipes_, rehearsal_, *options_.surroundings,
@@ -212,7 +210,7 @@ void MainWindow::build() {
     connect(stock, &StockTray::refused, this, [this](const Error& error) { show_message(wording::describe(error)); });
     for (QWidget* tray :
          std::initializer_list<QWidget*>{art, steps_tray_, stock, rehearse, new FrameTray(context), burn})
-        trays_->addWidget(make_tray_page(tray));
+        trays_->addWidget(new TrayPage(tray));
 
     auto* middle = new QHBoxLayout;
     middle->setSpacing(0);
@@ -421,8 +419,8 @@ void MainWindow::save_run_sheet() {
 }
 
 void MainWindow::open_connection() {
-    open_connection_sheet(
-        machine_, keeper_, [this] { connect_sample_machine(); }, views_->currentWidget());
+    const SampleActs sample{[this] { connect_sample_machine(); }, [this] { sample_.lay_fresh_piece(); }};
+    open_connection_sheet(machine_, keeper_, sample, views_->currentWidget());
 }
 
 void MainWindow::connect_sample_machine() {

@@ -10,6 +10,7 @@ namespace chalkline::app {
 
 TopBar::TopBar(JobDocument& document, QUndoGroup& history, const theme::Roles& roles, QWidget* parent)
     : QWidget(parent), document_(document), history_(history), roles_(roles) {
+    setLayoutDirection(Qt::LeftToRight);  // what is painted beside its widgets stands where it is painted
     setFixedHeight(42);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(142, 0, 16, 0);

@@ -60,6 +60,7 @@ void MainWindow::add_commands() {
     add(machine, tr("Find home"), {}, [this] { machine_.home(); });
     add(machine, tr("Connect to a machine"), {}, [this] { open_connection(); });
     add(machine, tr("Start the simulated machine"), {}, [this] { connect_sample_machine(); });
+    add(machine, tr("Lay a fresh piece on the simulated bed"), {}, [this] { sample_.lay_fresh_piece(); });
     add(help, tr("Guide to what you are at"), QKeySequence::HelpContents,
         [this] { open_guide(guide_page_of(QApplication::focusWidget())); });
     add(help, tr("Find a command"), QKeySequence("Ctrl+K"),

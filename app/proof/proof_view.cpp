@@ -18,8 +18,6 @@
 namespace chalkline::app {
 namespace {
 
-constexpr int side_width = 372;  // px
-
 QString percent_of(double share) {
     return QString::fromStdString(format_number(share * 100, 1));
 }
@@ -119,8 +117,8 @@ QWidget* ProofView::make_side() {
     connect(save, &QPushButton::clicked, this, &ProofView::save_proof);
     all->addWidget(save, 0, Qt::AlignLeft);
     all->addStretch(1);
-    auto* page = make_tray_page(side);
-    page->setFixedWidth(side_width);
+    auto* page = new TrayPage(side);
+    let_pages_decide_width(page);
     return page;
 }
 

@@ -21,6 +21,7 @@ constexpr int dot_centre = 20;  // px from the left
 
 MachineRail::MachineRail(MachineLink& machine, const theme::Roles& roles, QWidget* parent)
     : QWidget(parent), machine_(machine), roles_(roles) {
+    setLayoutDirection(Qt::LeftToRight);  // what is painted beside its widgets stands where it is painted
     setFixedHeight(58);
     setAccessibleName(tr("Machine rail"));
     setFocusPolicy(Qt::ClickFocus);
@@ -43,7 +44,7 @@ MachineRail::MachineRail(MachineLink& machine, const theme::Roles& roles, QWidge
     rotary_->setObjectName("rotary");
     rotary_->setToolTip(tr("A round piece turns instead of the bed lying still: Y is millimetres round it"));
     row->addWidget(state_);
-    row->addWidget(rotary_);
+    row->addWidget(rotary_, 0, Qt::AlignVCenter);
     row->addSpacing(6);
     row->addWidget(place_);
     row->addWidget(machine_button_);
@@ -83,7 +84,7 @@ void MachineRail::follow() {
     rotary_->setVisible(job_sees.turning.has_value());
     rotary_->setStyleSheet(QString("color: %1; background: %2; border-radius: 4px; padding: 3px 8px; font-weight: 700;")
                                .arg(roles_.rail.name(), roles_.attention.name()));
-    rotary_->setText(tr("ROTARY · %1 mm round").arg(figure(job_sees.depth)));
+    rotary_->setText(tr("ROTARY · %1 mm round").arg(QString("%1").arg(job_sees.depth, 0, 'f', 1)));
     const QString profile = QString::fromStdString(job_sees.name);
     machine_button_->setText(now.connected ? tr("%1 · %2").arg(profile, machine_.name())
                                            : tr("%1 · connect…").arg(profile));

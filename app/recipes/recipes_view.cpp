@@ -17,8 +17,6 @@
 namespace chalkline::app {
 namespace {
 
-constexpr int side_width = 372;  // px
-
 QPushButton* make_chip(QWidget* parent) {
     auto* chip = make_button({}, ButtonLook::plain, parent);
     chip->setProperty("look", "chip");
@@ -112,9 +110,9 @@ QWidget* RecipesView::make_side() {
     panel_ = new RecipePanel(document_, desk_, roles_, nullptr);
     editor_ = new RecipeEditor(desk_, roles_, nullptr);
     side_ = new QStackedWidget(this);
-    side_->setFixedWidth(side_width);
-    side_->addWidget(make_tray_page(panel_));
-    side_->addWidget(make_tray_page(editor_));
+    let_pages_decide_width(side_);
+    side_->addWidget(new TrayPage(panel_));
+    side_->addWidget(new TrayPage(editor_));
     connect(panel_, &RecipePanel::edit_wanted, this, &RecipesView::edit);
     connect(panel_, &RecipePanel::copy_wanted, this, &RecipesView::open_copy_sheet);
     connect(panel_, &RecipePanel::lock_wanted, this, &RecipesView::open_lock_sheet);

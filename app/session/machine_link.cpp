@@ -286,13 +286,16 @@ void SampleMachine::put_in(const std::optional<machine::RoundWall>& wall) {
     write_piece();
 }
 
-/// What the simulated rotary holds; it looks there while it is at rest.
+void SampleMachine::lay_fresh_piece() {
+    ++piece_;
+    write_piece();
+}
+
+/// What lies on the simulated bed or is held by its rotary; it looks there while it is at rest. What differs from
+/// before is another piece; what describes no wall is a flat one.
 void SampleMachine::write_piece() const {
-    const QString name = folder_.filePath("piece.json");
-    if (wall_)
-        (void)replace_file(name.toStdString(), machine::to_json(*wall_));
-    else
-        QFile::remove(name);
+    const std::string piece = wall_ ? machine::to_json(*wall_) : std::string();
+    (void)replace_file(folder_.filePath("piece.json").toStdString(), piece + std::string(piece_, '\n'));
 }
 
 void SampleMachine::take_picture() {

@@ -139,6 +139,8 @@ class SampleMachine : public QObject {
     void take_picture();
     /// What its rotary holds from now on.
     void put_in(const std::optional<machine::RoundWall>& wall);
+    /// Another piece of the same kind, on which nothing is burned yet.
+    void lay_fresh_piece();
 
  Q_SIGNALS:
     void pictured(const QString& file);
@@ -149,6 +151,7 @@ class SampleMachine : public QObject {
     QString picture() const { return folder_.filePath("bed.png"); }
     void write_piece() const;
     std::optional<machine::RoundWall> wall_;
+    int piece_ = 0;  ///< counted: another number is another piece
     QTemporaryDir folder_;
     QProcess process_;
     QTimer waiting_;  ///< for the picture

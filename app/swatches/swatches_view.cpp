@@ -22,8 +22,6 @@
 namespace chalkline::app {
 namespace {
 
-constexpr int side_width = 372;  // px
-
 template <class Chosen>
 void ask_file(QWidget* parent, const QString& title, const QString& name, QFileDialog::AcceptMode mode,
               const QString& filter, const QString& suffix, Chosen chosen) {
@@ -58,13 +56,13 @@ SwatchesView::SwatchesView(const TrayContext& context, std::shared_ptr<const Sur
     middle_->addWidget(book_);
     middle_->addWidget(canvas_);
     side_ = new QStackedWidget(this);
-    side_->setFixedWidth(side_width);
+    let_pages_decide_width(side_);
     auto* fresh = new NewCardPanel(desk_, context.document, this);
     auto* place = new PlacePanel(desk_, context.document, this);
     read_ = new ReadPanel(desk_, context.document, context.recipes, context.machine, context.roles, this);
     for (QWidget* panel :
          std::initializer_list<QWidget*>{fresh, new CardDesignPanel(desk_, context, this), place, read_})
-        side_->addWidget(make_tray_page(panel));
+        side_->addWidget(new TrayPage(panel));
     auto* row = new QHBoxLayout;
     row->setSpacing(0);
     row->addWidget(middle_, 1);

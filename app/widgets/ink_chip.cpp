@@ -12,6 +12,7 @@ namespace chalkline::app {
 
 InkChip::InkChip(const Ink& ink, int shapes, const theme::Roles& roles, QWidget* parent)
     : QWidget(parent), ink_(ink), roles_(roles) {
+    setLayoutDirection(Qt::LeftToRight);  // what is painted beside its widgets stands where it is painted
     text_ = wording::count_of(ink.kind, shapes);
     if (ink.kind != InkKind::picture) text_ = QString::fromStdString(to_text(ink.rgb)) + " · " + text_;
     setFocusPolicy(Qt::StrongFocus);

@@ -9,6 +9,8 @@
 #include "swatches/swatches_view.hpp"
 #include "widgets/fold.hpp"
 
+#include <chalkline/job/round_piece.hpp>
+
 #include <catch2/catch.hpp>
 
 #include <QAccessible>
@@ -186,6 +188,13 @@ TEST_CASE("a screen reader finds a name for everything that takes the focus") {
         INFO("mark " << mark);
         CHECK(nameless(driver.window()).join(", ").toStdString() == "");
     }
+    // The piece in the rotary has fields of its own.
+    job::Job round = driver->document().job();
+    round.stock = job::in_rotary(*round.stock, job::RoundPiece()).value();
+    driver->document().replace(job::add_test_ring(round), {});
+    driver->choose(Mark::stock);
+    QTest::qWait(20);
+    CHECK(nameless(driver.window()).join(", ").toStdString() == "");
     for (const View view : {View::proof, View::recipes, View::swatches}) {
         driver->choose_view(view);
         QTest::qWait(20);

@@ -24,7 +24,8 @@ using test::wait_for;
 /// A reader of the guide with the program before them.
 class Reader {
  public:
-    Reader(const QString& pictures, const QString& home) : pictures_(pictures), driver("max", home + "/recipes.db", home + "/burns") {}
+    Reader(const QString& pictures, const QString& home)
+        : pictures_(pictures), driver("max", home + "/recipes.db", home + "/burns") {}
 
     void press(const QString& button) {
         if (!wait_for([&] { return driver.button(button) && driver.button(button)->isEnabled(); }, 20000))
@@ -57,7 +58,7 @@ class Reader {
         wait_for([&] { return !driver->document().job().motifs.empty() && !driver->plans().stale(); });
     }
     void until(const char* what, const std::function<bool()>& condition) {
-        if (!wait_for(condition, 240000)) give_up("never came", what);
+        if (!wait_for(condition, 60000)) give_up("never came", what);
     }
     void picture(const QString& name) {
         QTest::qWait(250);
@@ -143,6 +144,8 @@ void new_material(Reader& reader) {
     reader.until("worked out", [&] { return !view.desk().stale(); });
     reader.picture("card-design");
     reader.press("Burn");
+    reader.press("Bench laser 400 × 300 · simulated");
+    reader.press("Fresh piece");
     reader.press("Put it on the bed");
     if (driver.button("Throw away")) reader.press("Throw away");
     reader.until("a plan", [&] { return driver->plans().ready(); });
@@ -203,6 +206,8 @@ void cup(Reader& reader) {
     profile.rotary = {machine::RotaryAxis::instead_of_y, machine::RotaryDrive::chuck, 200};
     driver->keeper().keep(profile);
     driver->document().replace_unsaved({}, {});
+    reader.press("Home");
+    reader.rest();
     driver->choose(Mark::stock);
     reader.press("Set a piece");
     reader.choose("Form of the piece", "Round, in the rotary");
@@ -210,7 +215,6 @@ void cup(Reader& reader) {
     reader.type("Taken where the piece ends", "6");
     reader.bring_in("cup-band.svg");
     driver->choose(Mark::stock);
-    reader.press("Turn a quarter");
     reader.press("Once round");
     reader.until("a plan", [&] { return driver->plans().ready(); });
     reader.picture("cup-wall");

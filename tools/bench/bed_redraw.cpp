@@ -8,10 +8,13 @@
 #include <chalkline/art/reader.hpp>
 #include <chalkline/job/edits.hpp>
 
+#include <unistd.h>
+
 #include <QApplication>
 #include <QDeadlineTimer>
 #include <QPainter>
 #include <QWheelEvent>
+#include <fstream>
 #include <random>
 
 namespace chalkline::bench {
@@ -120,6 +123,43 @@ std::vector<Figure> bed_redraw() {
     const double once = quantile(plain, 0.5);
     return {{"bed, 100 000 segments, panning", quantile(panned, 0.5), quantile(panned, 0.95), reference, once},
             {"bed, 100 000 segments, zooming", quantile(zoomed, 0.5), quantile(zoomed, 0.95), reference, once}};
+}
+
+namespace {
+
+/// Resident memory of this program, MB (proc(5), statm).
+double resident_megabytes() {
+    std::ifstream statm("/proc/self/statm");
+    long all = 0, resident = 0;
+    statm >> all >> resident;
+    return static_cast<double>(resident) * static_cast<double>(::sysconf(_SC_PAGESIZE)) / 1e6;
+}
+
+/// Until everything is drawn once and the keys are heard.
+void bring_up(QWidget& window) {
+    window.show();
+    QImage frame(window.size(), QImage::Format_ARGB32_Premultiplied);
+    window.render(&frame);
+    QApplication::processEvents();
+}
+
+}  // namespace
+
+std::vector<Figure> starting() {
+    const auto plain = timed(5, [](int) {
+        QWidget window;
+        window.resize(1280, 800);
+        bring_up(window);
+    });
+    const double before = resident_megabytes();
+    const auto ours = timed(5, [](int) {
+        app::MainWindow window(app::WindowOptions{});
+        bring_up(window);
+    });
+    app::MainWindow resting(app::WindowOptions{});
+    bring_up(resting);
+    return {{"a usable window", quantile(ours, 0.5), quantile(ours, 0.95), "an empty window", quantile(plain, 0.5)},
+            {"memory at rest", resident_megabytes(), resident_megabytes(), "before the window", before, "MB"}};
 }
 
 std::vector<Figure> scrubbing() {

@@ -139,9 +139,11 @@ void PlacingPanel::build_repeat(QVBoxLayout* all) {
     });
     add_act(acts, tr("Fill the piece"), tr("As many as lie wholly on the piece"), this,
             [this] { context_.placing.fill_stock(gap_->value(), margin_->value()); });
-    acts->addWidget(make_label(tr("margin"), Tone::quiet, fold));
-    acts->addWidget(margin_);
     acts->addStretch(1);
+    auto* filling = add_row(fold->body());
+    filling->addWidget(make_label(tr("Margin to the edges of the piece"), Tone::quiet, fold));
+    filling->addWidget(margin_);
+    filling->addStretch(1);
 }
 
 void PlacingPanel::build_lining_up(QVBoxLayout* all) {

@@ -26,6 +26,7 @@ QString number(double value, int decimals) {
 
 StepCard::StepCard(const job::Step& step, int number, const TrayContext& context, QWidget* parent)
     : QWidget(parent), step_(step), number_(number), context_(context) {
+    setLayoutDirection(Qt::LeftToRight);  // what is painted beside its widgets stands where it is painted
     setFocusPolicy(Qt::StrongFocus);
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(20, head_height + 2, 12, 10);

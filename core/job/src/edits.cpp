@@ -4,6 +4,7 @@
 #include <chalkline/job/edits.hpp>
 
 #include <algorithm>
+#include <numbers>
 
 namespace chalkline::job {
 namespace {
@@ -110,10 +111,20 @@ Result<void> require_fitting(Job& job, const Ink& ink, Id id) {
 
 }  // namespace
 
+static bool lies_on(double width, double height, const machine::MachineProfile& machine) {
+    constexpr double slack = 0.001;
+    return width <= machine.width + slack && height <= machine.depth + slack;
+}
+
+/// A band round a piece is drawn lying and goes round standing.
+static bool only_turned(const Box& box, const machine::MachineProfile& machine) {
+    return machine.turning && !lies_on(box.width(), box.height(), machine) &&
+           lies_on(box.height(), box.width(), machine);
+}
+
 Result<void> fits_bed(const art::Artwork& art, const machine::MachineProfile& machine) {
     const Box box = art::bounds(art);
-    constexpr double slack = 0.001;
-    if (box.width() <= machine.width + slack && box.height() <= machine.depth + slack) return {};
+    if (lies_on(box.width(), box.height(), machine) || only_turned(box, machine)) return {};
     return fail(error::larger_than_bed,
                 {{"width", format_number(box.width(), 1)},
                  {"height", format_number(box.height(), 1)},
@@ -124,8 +135,11 @@ Result<void> fits_bed(const art::Artwork& art, const machine::MachineProfile& ma
 
 Job add_art(Job job, std::shared_ptr<const art::Artwork> art, const machine::MachineProfile& machine) {
     const Box target = job.stock ? geometry::bounds(job.stock->outline()) : machine.bed();
-    const Point shift = target.centre() - art::bounds(*art).centre();
-    job.motifs.push_back({++job.last_id, art, Transform::move(shift.x, shift.y)});
+    const Box box = art::bounds(*art);
+    const double turn = only_turned(box, machine) ? -std::numbers::pi / 2 : 0;
+    const Point middle = target.centre(), own = box.centre();
+    const auto place = Transform::move(middle.x, middle.y) * Transform::turn(turn) * Transform::move(-own.x, -own.y);
+    job.motifs.push_back({++job.last_id, art, turn == 0 ? Transform::move(middle.x - own.x, middle.y - own.y) : place});
     route_loose(job, enclosing_ink(*art));
     return job;
 }

@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "support/drawn_job.hpp"
 
+#include <chalkline/art/reader.hpp>
 #include <chalkline/job/chalk_file.hpp>
+#include <chalkline/job/edits.hpp>
 #include <chalkline/job/placing.hpp>
 #include <chalkline/job/round_piece.hpp>
 
@@ -158,6 +160,29 @@ TEST_CASE("the reference point goes where its art goes when the art is turned") 
     const Point corner = turned->motifs.front().place({60, 300 - 130});
     REQUIRE(datum_place(*turned));
     CHECK(geometry::distance(*datum_place(*turned), corner) < 1e-9);
+}
+
+TEST_CASE("a band too long for the wall is laid round it") {
+    Job job;
+    job.stock = in_rotary({}, RoundPiece{}).value();
+    const auto machine = machine_for(job, {});
+    const auto drawing = [](const char* size) {
+        return std::make_shared<const art::Artwork>(
+            art::read(std::make_shared<const std::string>(
+                          std::string("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 200 20' ") + size +
+                          "><path d='M0 0H200V20H0Z' fill='none' stroke='#f00' stroke-width='0.1'/></svg>"),
+                      "band.svg")
+                .value());
+    };
+    const auto band = drawing("width='240mm' height='24mm'");
+    REQUIRE(fits_bed(*band, machine));
+    const geometry::Box turned = bounds(add_art(job, band, machine));
+    CHECK(turned.width() == Approx(24).margin(0.3));
+    CHECK(turned.height() == Approx(240).margin(0.3));
+    CHECK(turned.centre().x == Approx(50));
+    const geometry::Box small = bounds(add_art(job, drawing("width='80mm' height='8mm'"), machine));
+    CHECK(small.width() == Approx(80).margin(0.3));
+    CHECK_FALSE(fits_bed(*drawing("width='300mm' height='30mm'"), machine));
 }
 
 TEST_CASE("art once round is as wide as the turn and begins at the seam") {

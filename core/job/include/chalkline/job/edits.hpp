@@ -19,7 +19,8 @@ inline constexpr std::string_view only_pictures = "job.only-pictures";
 inline constexpr std::string_view unknown_variant = "job.unknown-variant";
 }  // namespace error
 
-/// Adds a motif at true size in the middle of the stock, or of the bed without one. Inks the job does not know yet are
+/// Adds a motif at true size in the middle of the stock, or of the bed without one; on the wall of a round piece turned
+/// upwards where it fits only so. Inks the job does not know yet are
 /// routed: fills to an engrave step, lines to a score step, and an ink whose closed line encloses everything else of
 /// the art is proposed as a cut. White fills are left out: they stand for the bare material. Pictures go to a picture
 /// step. Steps that are missing are made in the order engrave, picture, score, cut.
