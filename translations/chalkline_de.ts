@@ -5161,6 +5161,11 @@ eins je Zeile</translation>
       <translation>Den Kopf weiter am Stück entlangfahren und noch einmal merken.</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Move the head over the seam where it begins, then say so under “Stock” (on the command line --begins-here).</source>
+      <translation>Den Kopf über die Naht fahren, wo es beginnt, und es unter „Stück“ sagen (auf der Kommandozeile --begins-here).</translation>
+    </message>
+    <message>
       <extracomment>app/trays/move_panel.cpp</extracomment>
       <source>Move the head, mm</source>
       <translation>Den Kopf bewegen, mm</translation>
@@ -5454,6 +5459,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Nobody knows where the head is, so it cannot be sent to a place</source>
       <translation>Niemand weiß, wo der Kopf ist, darum kann er nirgendwohin geschickt werden</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Nobody said where the round piece begins</source>
+      <translation>Niemand hat gesagt, wo das runde Stück beginnt</translation>
     </message>
     <message>
       <extracomment>wording/src/evidence_words.cpp</extracomment>

@@ -9,6 +9,8 @@
 #include <QKeyEvent>
 #include <QListWidget>
 #include <QScrollBar>
+#include <QTextBlock>
+#include <QTextCursor>
 
 /// The pages lie in a library: they are not there before somebody asks.
 static void load_guide() {
@@ -47,6 +49,19 @@ QString guide_page_of(const QWidget* widget) {
 
 void GuideText::show_page(const QString& file) {
     setSource(QUrl("qrc:/guide/" + file), QTextDocument::MarkdownResource);
+}
+
+void GuideText::doSetSource(const QUrl& name, QTextDocument::ResourceType type) {
+    QTextBrowser::doSetSource(name, type);
+    // Markdown knows no distances: headings stand off what is above them, paragraphs off each other.
+    constexpr double above_heading = 14, below = 6;  // px
+    for (QTextBlock block = document()->begin(); block.isValid(); block = block.next()) {
+        QTextBlockFormat format = block.blockFormat();
+        format.setTopMargin(format.headingLevel() > 1 ? above_heading : 0);
+        format.setBottomMargin(below);
+        QTextCursor(block).setBlockFormat(format);
+    }
+    moveCursor(QTextCursor::Start);
 }
 
 QVariant GuideText::loadResource(int type, const QUrl& name) {

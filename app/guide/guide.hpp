@@ -32,6 +32,7 @@ class GuideText : public QTextBrowser {
     void show_page(const QString& file);
 
  protected:
+    void doSetSource(const QUrl& name, QTextDocument::ResourceType type) override;
     QVariant loadResource(int type, const QUrl& name) override;
     void resizeEvent(QResizeEvent* event) override;
 };

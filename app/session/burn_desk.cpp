@@ -110,7 +110,7 @@ std::optional<wording::Message> BurnDesk::obstacle_of_machine() const {
     if (now.state == ControllerState::alarm) return because(machine::error::locked);
     if (now.activity != machine::Activity::none || now.state != ControllerState::idle)
         return because(machine::error::busy);
-    if (!now.position_sure) return because(machine::error::position_unknown);
+    if (!now.position_sure) return because(machine::place_unknown(machine_.profile()));
     return {};
 }
 

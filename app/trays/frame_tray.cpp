@@ -100,6 +100,8 @@ void FrameTray::follow() {
     const auto stayed = context_.desk.stayed();
     if (!now.connected)
         text = tr("Connect a machine first: its name in the rail below.");
+    else if (profile.turning && free && !now.position_sure)
+        text = wording::describe(Error{std::string(machine::place_unknown(profile)), {}, {}, 0}).whole();
     else if (now.activity == machine::Activity::none && !(free && now.position_sure))
         text = wording::explain(now).whole();
     else if (now.activity == machine::Activity::framing)

@@ -3,6 +3,7 @@
 #include "rail/machine_rail.hpp"
 #include "support/dose.hpp"
 #include "support/workbench.hpp"
+#include "swatches/swatches_view.hpp"
 
 #include <chalkline/base/file.hpp>
 #include <chalkline/job/round_piece.hpp>
@@ -87,6 +88,24 @@ TEST_CASE("a band round a cup burns through the window and closes at the seam") 
     // The lettering is there, and nothing burned where foot and rim are.
     CHECK(dose.mean({48, 5, 68, turn - 5}) > 50);
     CHECK(dose.mean({0.5, 1, 11, turn - 1}) == 0);
+}
+
+TEST_CASE("a strip of swatches goes round the piece") {
+    WindowDriver driver;
+    machine::MachineProfile profile;
+    profile.rotary = {machine::RotaryAxis::instead_of_y, machine::RotaryDrive::chuck, 200};
+    driver->keeper().keep(profile);
+    driver->files().open({QString(CHALKLINE_SAMPLES) + "/seed-cup.chalk"});
+    REQUIRE(driver.wait_planned());
+    auto& desk = driver->swatches().desk();
+    desk.add(swatches::ready_card(swatches::Ready::round_piece, desk.ground()), "New");
+    const auto card = desk.job(true);
+    REQUIRE(card);
+    REQUIRE(card->round_piece());
+    const geometry::Box strip = job::bounds(*card);
+    CHECK(strip.height() > strip.width());
+    CHECK(card->round_piece()->free_part().contains(strip));
+    CHECK(planning::plan(*card, driver->machine().profile()));
 }
 
 TEST_CASE("a piece goes into the rotary by its form, the ring burns alone and corrects the diameter") {

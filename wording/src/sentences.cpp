@@ -31,7 +31,8 @@ constexpr std::array sentences{
     Sentence{"base.file-unwritable", S("The file cannot be written: {reason}"),
              S("Free some room or choose another folder; the old file is as it was.")},
     Sentence{"app.crashed", S("Chalkline ended by a fault last time"),
-             S("What was not saved is offered again. The report named here stays on this computer; send it along when you tell "
+             S("What was not saved is offered again. The report named here stays on this computer; send it along when "
+               "you tell "
                "of the fault.")},
     // art
     Sentence{"art.unknown-format", S("This is no drawing or picture Chalkline can read"),
@@ -115,6 +116,9 @@ constexpr std::array sentences{
     Sentence{"machine.locked", S("The controller is locked: it does not know where the head is"),
              S("Find home, or unlock if the head is clear of the edges.")},
     Sentence{"machine.busy", S("The machine is busy"), S("Wait until it is idle, or stop it.")},
+    Sentence{"machine.beginning-unknown", S("Nobody said where the round piece begins"),
+             S("Move the head over the seam where it begins, then say so under “Stock” (on the command line "
+               "--begins-here).")},
     Sentence{"machine.position-unknown", S("Nobody knows where the head is, so it cannot be sent to a place"),
              S("Find home, or say where it stands.")},
     Sentence{"machine.not-while-working", S("The machine is working: nothing else is sent now"),
@@ -132,10 +136,11 @@ constexpr std::array sentences{
         "machine.home-would-turn", S("Finding home would turn the round piece: its rotary is plugged in where Y was"),
         S("Home the flat machine before the rotary is plugged in. For this job, move the head over the seam where the "
           "piece begins and say so under “Stock”.")},
-    Sentence{"machine.wall-beyond-limits",
-             S("The controller's own limits would stop the burn: on {axis} the piece goes {by} beyond what it may count to"),
-             S("Turn the piece, or move the head, back by so much and say again where it begins. Or switch its soft limits "
-               "($20) off while the rotary is in.")},
+    Sentence{
+        "machine.wall-beyond-limits",
+        S("The controller's own limits would stop the burn: on {axis} the piece goes {by} beyond what it may count to"),
+        S("Turn the piece, or move the head, back by so much and say again where it begins. Or switch its soft limits "
+          "($20) off while the rotary is in.")},
     Sentence{"planning.no-rotary", S("The piece is round, and this machine has no rotary"),
              S("Say how its rotary turns under the machine's name in the rail, or make the piece flat under “Stock”.")},
     Sentence{"planning.not-turning", S("Piece and machine do not agree whether it turns"),

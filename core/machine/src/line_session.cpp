@@ -145,7 +145,7 @@ Result<void> LineSession::jog(geometry::Point by, Speed speed) {
 
 Result<void> LineSession::go_to(geometry::Point place, Speed speed) {
     if (auto free = require_free(); !free) return free;
-    if (!now_.position_sure || !now_.position) return fail(error::position_unknown);
+    if (!now_.position_sure || !now_.position) return fail(place_unknown(profile_));
     if (auto inside = require_on_bed(profile_, place); !inside) return inside;
     return jog(place - *now_.position, speed);
 }
@@ -205,7 +205,7 @@ Result<void> LineSession::burn(std::unique_ptr<LineSource> lines, const Trims&) 
 
 Result<void> LineSession::start(Activity activity, std::unique_ptr<LineSource> lines) {
     if (auto free = require_free(); !free) return free;
-    if (!now_.position_sure) return fail(error::position_unknown);
+    if (!now_.position_sure) return fail(place_unknown(profile_));
     now_.activity = activity;
     now_.state = ControllerState::run;
     now_.lines_done = 0;

@@ -115,7 +115,7 @@ Result<void> RealtimeSession::jog(geometry::Point by, Speed speed) {
 
 Result<void> RealtimeSession::go_to(geometry::Point place, Speed speed) {
     if (auto free = require_free(); !free) return free;
-    if (!now_.position_sure || !now_.position) return fail(error::position_unknown);
+    if (!now_.position_sure || !now_.position) return fail(place_unknown(profile_));
     if (auto inside = require_on_bed(profile_, place); !inside) return inside;
     const geometry::Point by = place - *now_.position;
     if (geometry::distance(by, {}) < limit_slack) return {};
@@ -357,7 +357,7 @@ Result<void> RealtimeSession::require_free() const {
 
 Result<void> RealtimeSession::start(Activity activity, std::unique_ptr<LineSource> lines, const Trims& trims) {
     if (auto free = require_free(); !free) return free;
-    if (!now_.position_sure || !now_.position) return fail(error::position_unknown);
+    if (!now_.position_sure || !now_.position) return fail(place_unknown(profile_));
     if (activity == Activity::burning) queue_command("$$");
     queue_command("$#");
     origin_tries_ = 0;

@@ -15,6 +15,10 @@ std::unique_ptr<Session> make_session(const MachineProfile& profile, double gree
     return std::make_unique<RealtimeSession>(profile, greeting_wait);
 }
 
+std::string_view place_unknown(const MachineProfile& profile) {
+    return profile.turning ? error::beginning_unknown : error::position_unknown;
+}
+
 Result<void> require_no_turning_home(const MachineProfile& profile) {
     const bool turns = profile.turning && profile.turning->axis != RotaryAxis::fourth;
     return turns ? fail(error::home_would_turn) : Result<void>();

@@ -5,7 +5,7 @@
 
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/geometry/combine.hpp>
-#include <chalkline/job/round_piece.hpp>
+#include <chalkline/job/wall_bend.hpp>
 #include <chalkline/machine/walk.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/time_model.hpp>

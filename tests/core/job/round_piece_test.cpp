@@ -6,6 +6,7 @@
 #include <chalkline/job/edits.hpp>
 #include <chalkline/job/placing.hpp>
 #include <chalkline/job/round_piece.hpp>
+#include <chalkline/job/wall_bend.hpp>
 
 #include <catch2/catch.hpp>
 #include <rapidcheck/catch.h>
@@ -126,7 +127,7 @@ TEST_CASE("art and pictures are bent as they lie, marks with them") {
     const geometry::Box box = art::bounds(picture);
     // The black line across the picture's middle: X 55.25, bent as lines are.
     const WallBend bend(with_picture);
-    const double centre = job::bounds(with_picture.motifs.front()).centre().y;
+    const double centre = bend.middle_of(with_picture.motifs.front());
     for (const double y : {103.0, 115.0, 127.0}) {
         const Point lies = bend({55.25, y}, centre);
         const int column = static_cast<int>((lies.x - box.left) / box.width() * picture.image->width);
@@ -136,6 +137,25 @@ TEST_CASE("art and pictures are bent as they lie, marks with them") {
             dark = dark || picture.image->pixels[picture.image->index(x, row)] == Rgb{};
         CHECK(dark);
     }
+}
+
+TEST_CASE("a group is bent as one drawing") {
+    Job job = on_piece("<path d='M 30 100 L 30 110' fill='none' stroke='#f00'/>", cup);
+    job.motifs.push_back(job.motifs.front());
+    job.motifs.back().id = ++job.last_id;
+    job.motifs.back().place = geometry::Transform::move(0, -60);
+    // Alone each lies straight about its own middle; together they lie on one arc about the middle of both.
+    const auto ends = [](const Job& lying, std::size_t motif) {
+        const Motif& one = lying.motifs[motif];
+        return geometry::bounds(one.art->shapes.front().path.flatten(one.place));
+    };
+    const Job alone = as_it_lies(job);
+    CHECK(ends(alone, 0).left == Approx(ends(alone, 1).left).margin(1e-6));
+    CHECK(ends(alone, 0).width() < 0.05);
+    job.motifs[0].group = job.motifs[1].group = ++job.last_id;
+    const Job together = as_it_lies(job);
+    CHECK(ends(together, 0).left == Approx(ends(together, 1).left).margin(1e-6));
+    CHECK(ends(together, 0).width() > 0.3);
 }
 
 TEST_CASE("a round piece is kept in the job's file") {

@@ -146,7 +146,7 @@ TEST_CASE("where the piece begins is what the maker says, and corrections of its
     REQUIRE(vm.session.set_profile(profile));
     vm.run(0.5);
     CHECK_FALSE(vm.session.snapshot().position_sure);
-    CHECK(vm.session.go_to({10, 10}, Speed::mm_per_min(1000)).error().code == machine::error::position_unknown);
+    CHECK(vm.session.go_to({10, 10}, Speed::mm_per_min(1000)).error().code == machine::error::beginning_unknown);
     REQUIRE(vm.session.stands_at({0, 0}));
     REQUIRE(vm.session.go_to({20, 60 * pi}, Speed::mm_per_min(3000)));
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }, 60));

@@ -3,7 +3,7 @@
 
 #include "outside.hpp"
 
-#include <chalkline/job/round_piece.hpp>
+#include <chalkline/job/wall_bend.hpp>
 
 namespace chalkline::planning {
 namespace {

@@ -32,6 +32,7 @@ inline constexpr std::string_view beyond_limits = "machine.beyond-limits";
 inline constexpr std::string_view beyond_reach = "machine.beyond-reach";
 inline constexpr std::string_view line_refused = "machine.line-refused";
 inline constexpr std::string_view position_unknown = "machine.position-unknown";
+inline constexpr std::string_view beginning_unknown = "machine.beginning-unknown";
 inline constexpr std::string_view not_while_working = "machine.not-while-working";
 inline constexpr std::string_view bad_line = "machine.bad-line";
 inline constexpr std::string_view no_z_axis = "machine.no-z-axis";
@@ -204,6 +205,8 @@ class Session {
 /// How far beyond the bed counts as on it, mm: half of the last place a controller is told.
 inline constexpr double limit_slack = 0.0005;
 Result<void> require_on_bed(const MachineProfile& profile, geometry::Point place);
+/// What to say when the head's place is not known: on a round piece the maker knows it and nobody else.
+std::string_view place_unknown(const MachineProfile& profile);
 /// Finding home would turn a piece whose rotary is plugged in instead of Y, until a switch that never comes.
 Result<void> require_no_turning_home(const MachineProfile& profile);
 /// How far the head can go from `at` along `way` (of length 1) before it meets the bed's edge, mm.
