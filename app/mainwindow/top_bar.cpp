@@ -5,6 +5,7 @@
 
 #include <QHBoxLayout>
 #include <QPainter>
+#include <algorithm>
 
 namespace chalkline::app {
 
@@ -18,6 +19,7 @@ TopBar::TopBar(JobDocument& document, QUndoGroup& history, const theme::Roles& r
     const auto add = [&](const QString& text, const QString& tip) {
         auto* button = make_button(text, ButtonLook::top, this);
         button->setToolTip(tip);
+        button->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Preferred);
         row->addWidget(button);
         return button;
     };
@@ -48,11 +50,14 @@ TopBar::TopBar(JobDocument& document, QUndoGroup& history, const theme::Roles& r
     connect(add(tr("Find…"), tr("Find any command, job or recipe (Ctrl+K)")), &QPushButton::clicked, this,
             &TopBar::find_wanted);
     connect(add(tr("Settings"), tr("Settings (Ctrl+,)")), &QPushButton::clicked, this, &TopBar::settings_wanted);
-    row->addStretch(1);
+    row->addSpacing(10);
     title_ = new QLabel(this);
     title_->setTextFormat(Qt::RichText);
+    title_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
+    // What is left beside the commands is its room, whatever the language.
+    title_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
     title_->setAccessibleName(tr("Job and when it was saved"));
-    row->addWidget(title_);
+    row->addWidget(title_, 1);
     connect(&document_, &JobDocument::changed, this, &TopBar::follow);
     connect(&history_, &QUndoGroup::indexChanged, this, &TopBar::follow);
     connect(&history_, &QUndoGroup::activeStackChanged, this, &TopBar::follow);
@@ -73,16 +78,32 @@ void TopBar::follow() {
     undo_->setToolTip(history.canUndo() ? tr("Undo: %1 (Ctrl+Z)").arg(history.undoText()) : tr("Nothing to undo"));
     redo_->setToolTip(history.canRedo() ? tr("Redo: %1 (Ctrl+Shift+Z)").arg(history.redoText())
                                         : tr("Nothing to redo"));
-    QString saved = tr("not saved");
+    saved_ = tr("not saved");
     if (document_.path().isEmpty() && !document_.unsaved())
-        saved.clear();
+        saved_.clear();
     else if (!document_.unsaved())
-        saved = tr("saved %1").arg(document_.saved_at().toString("hh:mm"));
+        saved_ = tr("saved %1").arg(document_.saved_at().toString("hh:mm"));
     else if (!document_.path().isEmpty())
-        saved = tr("changed since %1").arg(document_.saved_at().toString("hh:mm"));
+        saved_ = tr("changed since %1").arg(document_.saved_at().toString("hh:mm"));
+    show_title();
+}
+
+/// Where there is too little room the title is shortened first; what is said of saving stays as long as it can.
+void TopBar::show_title() {
+    const QFontMetrics bold(theme::font(theme::normal, QFont::DemiBold)), plain(theme::font(theme::normal));
+    const int room = title_->width() - plain.horizontalAdvance(saved_) - plain.horizontalAdvance("   ");
+    const QString title = bold.elidedText(document_.title(), Qt::ElideRight, std::max(room, 0));
+    const bool fits = plain.horizontalAdvance(saved_) <= title_->width();
     title_->setText(
         QString("<span style='color:%1;font-weight:600'>%2</span>&nbsp; <span style='color:%3'>%4</span>")
-            .arg(roles_.rail_text.name(), document_.title().toHtmlEscaped(), roles_.rail_quiet.name(), saved));
+            .arg(roles_.rail_text.name(), title.toHtmlEscaped(), roles_.rail_quiet.name(), fits ? saved_ : QString()));
+    title_->setToolTip(document_.title() + (saved_.isEmpty() ? QString() : " · " + saved_));
+}
+
+void TopBar::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    layout()->activate();
+    show_title();
 }
 
 /// The sign: a chalk line snapped between two pins.

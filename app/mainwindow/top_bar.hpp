@@ -32,13 +32,16 @@ class TopBar : public QWidget {
 
  protected:
     void paintEvent(QPaintEvent*) override;
+    void resizeEvent(QResizeEvent*) override;
 
  private:
     void follow();
+    void show_title();
     JobDocument& document_;
     QUndoGroup& history_;
     const theme::Roles& roles_;
     QLabel* title_;
+    QString saved_;  ///< when the job was, or that it is not
     QPushButton *job_, *proof_, *swatches_, *recipes_, *undo_, *redo_;
 };
 
