@@ -1457,11 +1457,6 @@
     </message>
     <message>
       <extracomment>app/mainwindow/settings_sheet.cpp</extracomment>
-      <source>As the desktop has it</source>
-      <translation>Wie der Schreibtisch</translation>
-    </message>
-    <message>
-      <extracomment>app/mainwindow/settings_sheet.cpp</extracomment>
       <source>As the desktop has them</source>
       <translation>Wie der Schreibtisch sie hat</translation>
     </message>
@@ -2091,11 +2086,6 @@ eins je Zeile</translation>
       <extracomment>app/mainwindow/job_files.cpp</extracomment>
       <source>Chalkline jobs (*.chalk)</source>
       <translation>Chalkline-Aufträge (*.chalk)</translation>
-    </message>
-    <message>
-      <extracomment>app/mainwindow/settings_sheet.cpp</extracomment>
-      <source>Chalkline speaks it when it is started the next time.</source>
-      <translation>Chalkline spricht sie beim nächsten Start.</translation>
     </message>
     <message>
       <extracomment>app/history/history_sheets.cpp</extracomment>
@@ -4016,6 +4006,11 @@ eins je Zeile</translation>
       <translation>Im Fokus über der Berührung um</translation>
     </message>
     <message>
+      <extracomment>app/machine/profile_sheet.cpp</extracomment>
+      <source>In steps of the motor</source>
+      <translation>In Schritten des Motors</translation>
+    </message>
+    <message>
       <extracomment>app/proof/machine_facts.cpp</extracomment>
       <source>In strokes instead of dots</source>
       <translation>In Strichen statt Punkten</translation>
@@ -4454,11 +4449,6 @@ eins je Zeile</translation>
       <extracomment>app/bed/photo_sheet.cpp</extracomment>
       <source>Known rectangle, %1</source>
       <translation>Bekanntes Rechteck, %1</translation>
-    </message>
-    <message>
-      <extracomment>app/mainwindow/settings_sheet.cpp</extracomment>
-      <source>Language</source>
-      <translation>Sprache</translation>
     </message>
     <message>
       <extracomment>wording/src/controller_settings.cpp</extracomment>
@@ -5114,6 +5104,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/controller_settings.cpp</extracomment>
       <source>Motor steps for a millimetre: right when a measured length is right</source>
       <translation>Motorschritte je Millimeter: richtig, wenn eine gemessene Länge stimmt</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/profile_sheet.cpp</extracomment>
+      <source>Motor steps in one turn</source>
+      <translation>Motorschritte in einer Umdrehung</translation>
     </message>
     <message>
       <extracomment>wording/src/controller_settings.cpp</extracomment>
@@ -10078,16 +10073,6 @@ eins je Zeile</translation>
       <extracomment>wording/src/evidence_words.cpp</extracomment>
       <source>copied from %1, untested</source>
       <translation>kopiert von %1, unerprobt</translation>
-    </message>
-    <message>
-      <extracomment>app/machine/profile_sheet.cpp</extracomment>
-      <source>counted/min</source>
-      <translation>gezählt/min</translation>
-    </message>
-    <message>
-      <extracomment>app/machine/profile_sheet.cpp</extracomment>
-      <source>counted/s²</source>
-      <translation>gezählt/s²</translation>
     </message>
     <message>
       <extracomment>app/trays/steps/step_details.cpp</extracomment>

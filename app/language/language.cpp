@@ -2,8 +2,6 @@
 #include "language/language.hpp"
 
 #include <QCoreApplication>
-#include <QLocale>
-#include <QSettings>
 
 /// The program's own resources lie in a library: they are not there before somebody asks.
 static void load_translations() {
@@ -14,7 +12,6 @@ namespace chalkline::app {
 namespace {
 
 constexpr const char* one_context = "chalkline";
-constexpr const char* key = "language";
 
 }  // namespace
 
@@ -22,24 +19,10 @@ QString Translation::translate(const char*, const char* source, const char*, int
     return QTranslator::translate(one_context, source, nullptr, n);
 }
 
-const std::vector<Language>& languages() {
-    static const std::vector<Language> all{{"", {}}, {"en", "English"}, {"de", "Deutsch"}};
-    return all;
-}
-
-QString chosen_language() {
-    return QSettings().value(key).toString();
-}
-
-void choose_language(const QString& code) {
-    QSettings().setValue(key, code);
-}
-
-void speak(const QString& code) {
-    const QString wanted = code.isEmpty() ? QLocale::system().name().section('_', 0, 0) : code;
+void speak(const QString& language) {
     load_translations();
     auto* translation = new Translation(QCoreApplication::instance());
-    if (wanted != "en" && translation->load(":/translations/chalkline_" + wanted + ".qm"))
+    if (translation->load(":/translations/chalkline_" + language.section('_', 0, 0) + ".qm"))
         QCoreApplication::installTranslator(translation);
     else
         delete translation;

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <QLocale>
 #include <QString>
 #include <QTranslator>
-#include <vector>
 
 namespace chalkline::app {
 
@@ -16,19 +16,8 @@ class Translation : public QTranslator {
                       int n = -1) const override;
 };
 
-/// A language the program speaks.
-struct Language {
-    QString code;  ///< "de"; empty: as the desktop has it
-    QString name;  ///< in that language
-};
-const std::vector<Language>& languages();
-
-/// The language that was chosen; empty: as the desktop has it.
-QString chosen_language();
-void choose_language(const QString& code);
-
-/// Speaks the chosen language from here on. Before the first window; does nothing for English. `code`: another one than
-/// the chosen.
-void speak(const QString& code = chosen_language());
+/// Speaks the language ("de_DE") from here on, the desktop's where none is named. Before the first window; what has no
+/// translation stays English.
+void speak(const QString& language = QLocale::system().name());
 
 }  // namespace chalkline::app

@@ -269,27 +269,53 @@ void ProfileSheet::add_rotary(QVBoxLayout* all) {
     auto* fold = new Fold(tr("Rotary for round pieces"), this);
     all->addWidget(fold);
     auto* rows = fold->body();
-    add_choice(rows, tr("The rotary"), {tr("none"), tr("is plugged in instead of Y"), tr("has an axis of its own (A)")},
-               static_cast<int>(rotary.axis),
-               [](Profile& p, int v) { p.rotary.axis = static_cast<machine::RotaryAxis>(v); });
+    auto* axis = add_choice(
+        rows, tr("The rotary"), {tr("none"), tr("is plugged in instead of Y"), tr("has an axis of its own (A)")},
+        static_cast<int>(rotary.axis), [](Profile& p, int v) { p.rotary.axis = static_cast<machine::RotaryAxis>(v); });
     add_choice(rows, tr("The piece"), {tr("is held by a chuck"), tr("lies on rollers")}, static_cast<int>(rotary.drive),
                [](Profile& p, int v) { p.rotary.drive = static_cast<machine::RotaryDrive>(v); });
-    add_field(rows, tr("One turn of chuck or roller counts"),
-              make_number_field(tr("Counted in one turn"), tr("mm or °"), 3, 0.01, fold), rotary.per_turn,
-              [](Profile& p, double v) { p.rotary.per_turn = v; });
+    auto* per_turn = add_field(rows, tr("One turn of chuck or roller counts"),
+                               make_number_field(tr("Counted in one turn"), tr("mm or °"), 3, 0.01, fold),
+                               rotary.per_turn, [](Profile& p, double v) { p.rotary.per_turn = v; });
     auto* hint =
         make_label(tr("As the controller counts it: the motor's steps in one turn, gears included, over its steps "
                       "for a millimetre or degree of that axis ($101, or $103)."),
                    Tone::quiet, fold);
     rows->addWidget(hint);
+    add_motor_steps(rows, per_turn, axis);
     add_field(rows, tr("Diameter of a roller"), make_length_field(tr("Roller diameter"), fold), rotary.roller_diameter,
               [](Profile& p, double v) { p.rotary.roller_diameter = v; });
     add_field(rows, tr("Fastest, on an axis of its own"),
-              make_number_field(tr("Fastest of the rotary"), tr("counted/min"), 0, 1, fold), rotary.max_rate,
+              make_number_field(tr("Fastest of the rotary"), QString::fromUtf8("°/min"), 0, 1, fold), rotary.max_rate,
               [](Profile& p, double v) { p.rotary.max_rate = v; });
     add_field(rows, tr("Acceleration, on an axis of its own"),
-              make_number_field(tr("Acceleration of the rotary"), tr("counted/s²"), 0, 1, fold), rotary.acceleration,
-              [](Profile& p, double v) { p.rotary.acceleration = v; });
+              make_number_field(tr("Acceleration of the rotary"), QString::fromUtf8("°/s²"), 0, 1, fold),
+              rotary.acceleration, [](Profile& p, double v) { p.rotary.acceleration = v; });
+}
+
+/// The same in steps of the motor, where the controller told how many it takes for what it counts.
+void ProfileSheet::add_motor_steps(QVBoxLayout* rows, ValueField* per_turn, QComboBox* axis) {
+    const auto& settings = machine_.snapshot().settings;
+    if (!settings) return;
+    const auto each = [settings, axis] {
+        const auto found =
+            settings->find(axis->currentIndex() == static_cast<int>(machine::RotaryAxis::fourth) ? 103 : 101);
+        return found == settings->end() ? 0.0 : found->second;
+    };
+    auto* steps = make_number_field(tr("Motor steps in one turn"), {}, 0, 1, this);
+    auto* row = begin_row(rows, tr("In steps of the motor"), this);
+    row->addWidget(steps);
+    row->addStretch(1);
+    const auto follow = [steps, per_turn, each] {
+        steps->setEnabled(each() > 0);
+        steps->show_value(per_turn->value() * each());
+    };
+    connect(steps, &ValueField::committed, this, [per_turn, each](double wanted) {
+        if (each() > 0) per_turn->show_value(wanted / each());
+    });
+    connect(per_turn, &ValueField::committed, this, follow);
+    connect(axis, &QComboBox::currentIndexChanged, this, follow);
+    follow();
 }
 
 void ProfileSheet::add_habits(QVBoxLayout* all) {

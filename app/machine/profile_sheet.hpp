@@ -24,6 +24,7 @@ class ProfileSheet : public Sheet {
     void add_motion(QVBoxLayout* all);
     void add_focus(QVBoxLayout* all);
     void add_rotary(QVBoxLayout* all);
+    void add_motor_steps(QVBoxLayout* rows, ValueField* per_turn, QComboBox* axis);
     void add_habits(QVBoxLayout* all);
     ValueField* add_field(QVBoxLayout* rows, const QString& name, ValueField* field, double value,
                           std::function<void(Profile&, double)> take);

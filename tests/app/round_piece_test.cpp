@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // A cup through the window: the rotary in the profile, the wall as the bed, the ring, the burn.
+#include "machine/profile_sheet.hpp"
 #include "rail/machine_rail.hpp"
 #include "support/dose.hpp"
 #include "support/workbench.hpp"
 #include "swatches/swatches_view.hpp"
+#include "widgets/fold.hpp"
 
 #include <chalkline/base/file.hpp>
 #include <chalkline/job/round_piece.hpp>
@@ -106,6 +108,21 @@ TEST_CASE("a strip of swatches goes round the piece") {
     CHECK(strip.height() > strip.width());
     CHECK(card->round_piece()->free_part().contains(strip));
     CHECK(planning::plan(*card, driver->machine().profile()));
+}
+
+TEST_CASE("a turn is typed in steps of the motor, as the controller counts them") {
+    CupBench bench;
+    WindowDriver& driver = bench.driver;
+    auto* sheet = new app::ProfileSheet(driver->machine(), driver->keeper(), &driver->bed());
+    for (auto* fold : sheet->findChildren<app::Fold*>())
+        fold->set_open(true);
+    QTest::qWait(20);
+    // The simulated controller takes 80 steps for a millimetre of Y.
+    REQUIRE(driver.field("Motor steps in one turn"));
+    CHECK(driver.field("Motor steps in one turn")->text() == "16000");
+    REQUIRE(driver.type("Motor steps in one turn", "6400"));
+    REQUIRE(driver.click("Keep"));
+    CHECK(driver->machine().flat_profile().rotary.per_turn == Approx(80));
 }
 
 TEST_CASE("a piece goes into the rotary by its form, the ring burns alone and corrects the diameter") {
