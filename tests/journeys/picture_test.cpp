@@ -92,7 +92,9 @@ TEST_CASE("a picture is toned and dithered in the window, burned, and its local 
     const auto at_right = [&] {
         const geometry::Box lying = job::bounds(job);
         const QImage seen = driver->bed().grab().toImage();
-        return seen.pixelColor(driver->bed().camera().to_screen({lying.right - 0.4, lying.centre().y}).toPoint());
+        // Beside the handles that stand on corners and sides.
+        const geometry::Point place{lying.right - 0.6, lying.bottom + 0.3 * lying.height()};
+        return seen.pixelColor(driver->bed().camera().to_screen(place).toPoint());
     };
     const QColor bare = at_right();
     for (auto* box : driver.window().findChildren<QCheckBox*>())
