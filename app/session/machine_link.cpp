@@ -12,6 +12,7 @@
 #include <QFileInfo>
 #include <QPointer>
 #include <QStandardPaths>
+#include <algorithm>
 #include <csignal>
 
 namespace chalkline::app {
@@ -191,6 +192,24 @@ void MachineLink::burn(std::shared_ptr<const machine::Program> program, const ma
     });
 }
 
+namespace {
+
+/// A session at work takes no other figures; those that were changed meanwhile reach it when it rests.
+Result<void> catch_up(machine::Session& session, const machine::MachineProfile& profile) {
+    machine::MachineProfile known = session.profile();
+    known.beam_hours = profile.beam_hours;
+    const bool rests = session.snapshot().activity == machine::Activity::none;
+    return rests && known != profile ? session.set_profile(profile) : Result<void>();
+}
+
+bool ends_work(const machine::Event& happened) {
+    namespace event = machine::event;
+    return std::holds_alternative<event::Finished>(happened) || std::holds_alternative<event::Stopped>(happened) ||
+           std::holds_alternative<event::Failed>(happened);
+}
+
+}  // namespace
+
 void MachineLink::take(std::vector<machine::Event> events) {
     namespace event = machine::event;
     QStringList lines;
@@ -210,6 +229,8 @@ void MachineLink::take(std::vector<machine::Event> events) {
     constexpr qsizetype most_lines = 5000;
     if (wire_log_.size() > most_lines) wire_log_.remove(0, wire_log_.size() - most_lines);
     if (!lines.isEmpty()) Q_EMIT wire(lines);
+    if (std::any_of(events.begin(), events.end(), ends_work))
+        request([profile = profile_](machine::Session& s) { return catch_up(s, profile); });
     if (moved) Q_EMIT changed();
     if (pressed && !was_pressed) Q_EMIT start_pressed();
     for (const machine::Event& happened : events) {

@@ -14,6 +14,7 @@
 
 #include <QComboBox>
 #include <QLabel>
+#include <numbers>
 
 using namespace chalkline;
 using namespace chalkline::test;
@@ -90,6 +91,33 @@ TEST_CASE("a band round a cup burns through the window and closes at the seam") 
     // The lettering is there, and nothing burned where foot and rim are.
     CHECK(dose.mean({48, 5, 68, turn - 5}) > 50);
     CHECK(dose.mean({0.5, 1, 11, turn - 1}) == 0);
+}
+
+TEST_CASE("a diameter corrected while it burns holds as soon as the machine rests") {
+    CupBench bench;
+    WindowDriver& driver = bench.driver;
+    driver->files().open({QString(CHALKLINE_SAMPLES) + "/seed-cup.chalk"});
+    REQUIRE(driver.wait_planned());
+    bench.put_in(cup);
+    driver->choose(Mark::stock);
+    REQUIRE(press_enabled(driver, "The head is where the piece begins, over the seam"));
+    REQUIRE(wait_for([&] { return bench.now().position_sure; }));
+    begin_burn(driver);
+    driver->choose(Mark::stock);
+    REQUIRE(driver.type("Diameter where the piece begins", "84"));
+    REQUIRE(wait_for([&] { return driver.idle() && !driver->desk().burning(); }, 120000));
+    REQUIRE(driver.wait_planned());
+    driver->machine().go_to({20, 100});
+    REQUIRE(wait_for([&] {
+        const auto& now = bench.now();
+        return driver.idle() && now.position && geometry::distance(*now.position, {20, 100}) < 0.05;
+    }));
+    QTest::qWait(400);
+    // What the controller itself says: 200 counted for a turn of 84 mm, from −299 where the seam was said to be.
+    const QStringList reports = driver->machine().wire_log().filter("MPos:");
+    REQUIRE_FALSE(reports.isEmpty());
+    const double counted = reports.last().section("MPos:", 1).section(',', 1, 1).toDouble() + 299;
+    CHECK(counted == Approx(100 * 200 / (84 * std::numbers::pi)).margin(0.02));
 }
 
 TEST_CASE("a strip of swatches goes round the piece") {
