@@ -27,6 +27,7 @@ void LineMark::show_fact(const MarkFact& fact) {
 
 void LineMark::paintEvent(QPaintEvent*) {
     QPainter painter(this);
+    painter.setLayoutDirection(Qt::LeftToRight);
     painter.setRenderHint(QPainter::Antialiasing);
     const QPointF dot(dot_centre, line_height);
     constexpr double radius = 8.5;
@@ -105,6 +106,7 @@ Mark ChalkLine::chosen() const {
 /// The line itself: drawn firm as far as everything before is done.
 void ChalkLine::paintEvent(QPaintEvent*) {
     QPainter painter(this);
+    painter.setLayoutDirection(Qt::LeftToRight);
     painter.fillRect(rect(), roles_.paper);
     painter.fillRect(QRect(0, height() - 1, width(), 1), roles_.hairline);
     painter.setRenderHint(QPainter::Antialiasing);

@@ -109,6 +109,7 @@ void TopBar::resizeEvent(QResizeEvent* event) {
 /// The sign: a chalk line snapped between two pins.
 void TopBar::paintEvent(QPaintEvent*) {
     QPainter painter(this);
+    painter.setLayoutDirection(Qt::LeftToRight);
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(rect(), roles_.rail);
     const double y = height() / 2.0;

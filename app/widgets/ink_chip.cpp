@@ -40,6 +40,7 @@ QSize InkChip::sizeHint() const {
 
 void InkChip::paintEvent(QPaintEvent*) {
     QPainter painter(this);
+    painter.setLayoutDirection(Qt::LeftToRight);
     painter.setRenderHint(QPainter::Antialiasing);
     const QRectF outline = QRectF(rect()).adjusted(0.75, 0.75, -0.75, -0.75);
     painter.setPen(QPen(hasFocus() || lit_ ? roles_.accent : roles_.control, hasFocus() || lit_ ? 2 : 1,

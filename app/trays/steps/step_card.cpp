@@ -256,6 +256,7 @@ QString StepCard::summary() const {
 void StepCard::paintEvent(QPaintEvent*) {
     const auto& roles = context_.roles;
     QPainter painter(this);
+    painter.setLayoutDirection(Qt::LeftToRight);
     painter.setRenderHint(QPainter::Antialiasing);
     const QRectF outline = QRectF(rect()).adjusted(1, 1, -1, -1);
     QPainterPath card;
