@@ -207,6 +207,7 @@ Result<void> RealtimeSession::set_profile(const MachineProfile& profile) {
     if (streamer_ || now_.activity == Activity::homing) return fail(error::not_while_working);
     const bool other_axis =
         profile.turning.has_value() != profile_.turning.has_value() || profile.y_letter() != profile_.y_letter();
+    const bool other_bed = profile.bed_origin() != profile_.bed_origin();
     profile_ = profile;
     // The seam of a piece stays where it was said to be, also when its diameter is corrected.
     if (other_axis) {
@@ -215,7 +216,8 @@ Result<void> RealtimeSession::set_profile(const MachineProfile& profile) {
         offsets_.clear();
         if (greeting_ == Greeting::done) send_realtime(status_request, nullptr);
     }
-    if (!now_.placed_by_hand) origin_ = profile_.bed_origin();
+    // What was found after homing holds as long as the bed is the same.
+    if (!now_.placed_by_hand && (other_axis || other_bed)) origin_ = profile_.bed_origin();
     if (other_axis) announce();
     return {};
 }

@@ -141,6 +141,12 @@ TEST_CASE("builds that put 0 where home is lead to the same bed") {
     CHECK(session.snapshot().position == Point{1, 1});
     say("<Idle|MPos:31.000,21.000,0.000|FS:0,0>\r\n");
     CHECK(session.snapshot().position == Point{31, 21});
+    // Another figure of the same machine moves no bed.
+    MachineProfile slower;
+    slower.jog_speed = 500;
+    REQUIRE(session.set_profile(slower));
+    say("<Idle|MPos:31.000,21.000,0.000|FS:0,0>\r\n");
+    CHECK(session.snapshot().position == Point{31, 21});
 }
 
 TEST_CASE("the profile learns from the controller what the controller knows better") {
