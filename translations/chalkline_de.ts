@@ -6425,11 +6425,6 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>app/rail/machine_rail.cpp</extracomment>
-      <source>ROTARY</source>
-      <translation>DREHACHSE</translation>
-    </message>
-    <message>
-      <extracomment>app/rail/machine_rail.cpp</extracomment>
       <source>ROTARY · %1 mm round</source>
       <translation>DREHACHSE · %1 mm rundum</translation>
     </message>

@@ -84,10 +84,9 @@ void GuideText::resizeEvent(QResizeEvent* event) {
     verticalScrollBar()->setValue(at);
 }
 
-GuideWindow::GuideWindow(const QString& style, QWidget* parent) : QWidget(parent, Qt::Window) {
+GuideWindow::GuideWindow(QWidget* parent) : QWidget(parent, Qt::Window) {
     setObjectName("guide");
     setWindowTitle(tr("Guide — Chalkline"));
-    setStyleSheet(style);
     resize(900, 720);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);

@@ -41,7 +41,7 @@ class GuideText : public QTextBrowser {
 class GuideWindow : public QWidget {
     Q_OBJECT
  public:
-    explicit GuideWindow(const QString& style, QWidget* parent = nullptr);
+    explicit GuideWindow(QWidget* parent);
     void open_page(const QString& file);
     QString page() const;
 

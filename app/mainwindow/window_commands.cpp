@@ -125,8 +125,7 @@ void MainWindow::set_guide_pages() {
 }
 
 void MainWindow::open_guide(const QString& page) {
-    if (!guide_) guide_ = new GuideWindow(theme::style_sheet(roles_), this);
-    guide_->setStyleSheet(theme::style_sheet(roles_));
+    if (!guide_) guide_ = new GuideWindow(this);
     guide_->open_page(page);
 }
 

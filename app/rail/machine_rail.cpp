@@ -40,7 +40,7 @@ MachineRail::MachineRail(MachineLink& machine, const theme::Roles& roles, QWidge
     place_->setAccessibleName(tr("Place of the head"));
     machine_button_ = make_button({}, ButtonLook::top, this);
     machine_button_->setToolTip(tr("Connect, change or disconnect the machine"));
-    rotary_ = new QLabel(tr("ROTARY"), this);
+    rotary_ = new QLabel(this);
     rotary_->setObjectName("rotary");
     rotary_->setToolTip(tr("A round piece turns instead of the bed lying still: Y is millimetres round it"));
     row->addWidget(state_);
@@ -82,8 +82,6 @@ void MachineRail::follow() {
                                  .arg(figure(now.position->x), figure(now.position->y)));
     const machine::MachineProfile& job_sees = machine_.profile();
     rotary_->setVisible(job_sees.turning.has_value());
-    rotary_->setStyleSheet(QString("color: %1; background: %2; border-radius: 4px; padding: 3px 8px; font-weight: 700;")
-                               .arg(roles_.rail.name(), roles_.attention.name()));
     rotary_->setText(tr("ROTARY · %1 mm round").arg(QString("%1").arg(job_sees.depth, 0, 'f', 1)));
     const QString profile = QString::fromStdString(job_sees.name);
     machine_button_->setText(now.connected ? tr("%1 · %2").arg(profile, machine_.name())

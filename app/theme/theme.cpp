@@ -127,6 +127,7 @@ QComboBox::drop-down { border: none; width: 20px; }
 QComboBox::down-arrow { image: url(:/icons/choose.svg); width: 12px; height: 12px; }
 QComboBox QAbstractItemView { background: @card; selection-background-color: @accent; selection-color: @accent_text; }
 QLabel[tone="place"] { color: @attention_text; }
+QLabel#rotary { color: @rail; background: @attention; border-radius: 4px; padding: 3px 8px; font-weight: 700; }
 QLabel[tone="place"]:hover, QLabel[tone="place"]:focus { color: @accent; text-decoration: underline; }
 QToolButton { background: @card; border: 1px solid @hairline; border-radius: 5px; padding: 4px; color: @text; }
 QToolButton:checked { border: 2px solid @accent; }
