@@ -134,19 +134,32 @@ std::vector<ScanRow> scan_rows(double first, double top, const std::vector<Regio
     return rows;
 }
 
-std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch) {
+namespace {
+
+constexpr int phases = 8;
+
+Box bounds_of(const std::vector<Region>& regions) {
     Box box;
     for (const Region& region : regions)
         box.add(bounds(region.rings));
-    if (box.empty() || box.height() <= 0) return {};
+    return box;
+}
+
+}  // namespace
+
+Hatching::Hatching(const std::vector<Region>& regions, double pitch) {
+    const Box box = bounds_of(regions);
+    if (box.empty() || box.height() <= 0) return;
     const double count = std::max(1.0, std::round(box.height() / pitch));
     const double balanced = box.centre().y - (count - 1) * pitch / 2;
     // In a high shape a row more or less is nothing; in small lettering it is the weight of a stroke.
     constexpr double low_rows = 400;
-    if (count > low_rows) return scan_rows(balanced, box.top, regions, pitch);
-
-    constexpr int phases = 8;
-    std::vector<std::vector<ScanRow>> candidates;
+    if (count > low_rows) {
+        candidates_.push_back(scan_rows(balanced, box.top, regions, pitch));
+        off_.push_back(0);
+        return;
+    }
+    std::vector<double> inked;
     double mean = 0;  // over all phases: the drawn area, eight times finer
     for (int i = 0; i < phases; ++i) {
         double first = balanced + pitch * (i - phases / 2) / phases;
@@ -154,18 +167,30 @@ std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch) {
             first -= pitch;
         while (first < box.bottom)
             first += pitch;
-        candidates.push_back(scan_rows(first, box.top, regions, pitch));
-        mean += inked_length(candidates.back()) / phases;
+        candidates_.push_back(scan_rows(first, box.top, regions, pitch));
+        inked.push_back(inked_length(candidates_.back()));
+        mean += inked.back() / phases;
     }
-    const auto cost = [&](int i) {
+    for (const double length : inked)
+        off_.push_back(std::abs(length - mean));
+}
+
+const std::vector<ScanRow>& Hatching::rows(int copies, double width) const {
+    static const std::vector<ScanRow> none;
+    if (candidates_.empty()) return none;
+    const auto cost = [&](std::size_t i) {
         // Moving all rows by a part of the pitch moves the outer edges too.
-        const double shift = std::abs(i - phases / 2) / static_cast<double>(phases);
-        return std::abs(inked_length(candidates[static_cast<std::size_t>(i)]) - mean) + shift * box.width() / 2;
+        const double shift = std::abs(static_cast<int>(i) - phases / 2) / static_cast<double>(phases);
+        return copies * off_[i] + shift * width / 2;
     };
-    int best = phases / 2;
-    for (int i = 0; i < phases; ++i)
+    std::size_t best = candidates_.size() == phases ? phases / 2 : 0;
+    for (std::size_t i = 0; i < candidates_.size(); ++i)
         if (cost(i) < cost(best) - 1e-9) best = i;
-    return std::move(candidates[static_cast<std::size_t>(best)]);
+    return candidates_[best];
+}
+
+std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch) {
+    return Hatching(regions, pitch).rows(1, bounds_of(regions).width());
 }
 
 }  // namespace chalkline::geometry

@@ -44,10 +44,13 @@ bool cut(Operation& operation, std::uint32_t parts, Program& program, Standing& 
     Run dark{0, 0};
     for (std::uint32_t i = 0; i < parts; ++i)
         dark.micrometres += program.runs[sweep->first + i].micrometres;
-    // The last run that is left out makes room for the dark one.
-    sweep->first += parts - 1;
-    sweep->count -= parts - 1;
-    program.runs[sweep->first] = dark;
+    // Its runs may be those of other sweeps, too: it gets its own.
+    std::vector<Run> left{dark};
+    left.insert(left.end(), program.runs.begin() + sweep->first + parts,
+                program.runs.begin() + sweep->first + sweep->count);
+    sweep->first = static_cast<std::uint32_t>(program.runs.size());
+    sweep->count = static_cast<std::uint32_t>(left.size());
+    program.runs.insert(program.runs.end(), left.begin(), left.end());
     return true;
 }
 

@@ -29,6 +29,7 @@ using RBox = bg::model::box<RPoint>;
 
 constexpr double grid = 0.01;        // mm: places of fill ends; finer costs bytes and is below any spot
 constexpr double straight = 1e-9;    // a direction's part that is none
+constexpr double fine = 1e-6;        // mm: what differs by less is the same place
 constexpr double run_up_grid = 0.5;  // mm: run-up starts on round places, which are short to send
 
 double snapped(double value, double step) {
@@ -89,31 +90,44 @@ class FillPlanner {
         std::vector<LitStretch> stretches;
     };
 
-    std::vector<SweepLine> rows(const std::vector<geometry::Region>& regions, int motif) const {
-        std::vector<LitRow> rows;
-        for (const geometry::ScanRow& row : geometry::hatch(regions, pitch_)) {
-            rows.push_back({row.y, {}});
-            for (const Stretch& s : row.stretches)
-                rows.back().stretches.push_back({s.from, s.to, 1});
-        }
-        return rows_of(std::move(rows), motif);
-    }
+    /// Scan lines in their order, and the level row each lies in.
+    struct Block {
+        std::vector<SweepLine> lines;
+        std::vector<double> rows;
+    };
 
     /// REQUIRES: rows ascend.
-    std::vector<SweepLine> rows_of(std::vector<LitRow> rows, int motif) const {
+    Block block_of(std::vector<LitRow> rows, int motif) const {
         if (!ascending()) std::reverse(rows.begin(), rows.end());
-        std::vector<SweepLine> lines;
+        Block block;
         bool rightwards = starts_rightwards();
         for (LitRow& row : rows) {
             auto parts = split(clean(std::move(row.stretches)));
             if (parts.empty()) continue;
             if (!rightwards) std::reverse(parts.begin(), parts.end());
-            for (const auto& part : parts)
-                lines.push_back(sweep(row.y, part, rightwards, motif));
+            for (const auto& part : parts) {
+                block.lines.push_back(sweep(row.y, part, rightwards, motif));
+                block.rows.push_back(row.y);
+            }
             if (fill_.both_ways) rightwards = !rightwards;
+        }
+        return block;
+    }
+
+    /// The same lines so much higher. REQUIRES: level_on_bed.
+    std::vector<SweepLine> lines_above(const Block& block, double by, int motif) const {
+        std::vector<SweepLine> lines = block.lines;
+        for (std::size_t i = 0; i < lines.size(); ++i) {
+            SweepLine& line = lines[i];
+            const double row = row_at(block.rows[i] + by);
+            line.start.y = line.end.y = to_bed_({0, row}).y;
+            line.motif = motif;
         }
         return lines;
     }
+
+    /// Rows lie level on the bed itself: where they begin and end does not depend on how high they lie.
+    bool level_on_bed() const { return std::abs(to_bed_.b) < straight; }
 
  private:
     /// Rows from low to high in the level frame.
@@ -184,7 +198,7 @@ class FillPlanner {
     }
 
     SweepLine sweep(double y, const std::vector<LitStretch>& stretches, bool rightwards, int motif) const {
-        const double row = std::abs(to_bed_.b) < straight ? std::clamp(snapped(y, grid), bed_.bottom, bed_.top) : y;
+        const double row = row_at(y);
         const double shift = rightwards ? 0 : fill_.shift.mm();
         const double first = stretches.front().from + shift, last = stretches.back().to + shift;
         // The run-up never leaves the bed; there the beam's power simply follows a lower speed.
@@ -192,13 +206,22 @@ class FillPlanner {
         const double left =
             std::max(std::floor((first - run_up_) / run_up_grid) * run_up_grid, std::min(bed.from, first));
         const double right = std::min(std::ceil((last + run_up_) / run_up_grid) * run_up_grid, std::max(bed.to, last));
-        SweepLine line{to_bed_({rightwards ? left : right, row}), to_bed_({rightwards ? right : left, row}), {}, motif};
-        line.stretches.reserve(stretches.size());
+        LitStretches along;
+        along.reserve(stretches.size());
         for (const LitStretch& s : stretches)
-            line.stretches.push_back(rightwards ? LitStretch{s.from + shift - left, s.to + shift - left, s.share}
-                                                : LitStretch{right - s.to - shift, right - s.from - shift, s.share});
-        if (!rightwards) std::reverse(line.stretches.begin(), line.stretches.end());
-        return line;
+            along.push_back(rightwards ? LitStretch{s.from + shift - left, s.to + shift - left, s.share}
+                                       : LitStretch{right - s.to - shift, right - s.from - shift, s.share});
+        if (!rightwards) std::reverse(along.begin(), along.end());
+        return {to_bed_({rightwards ? left : right, row}), to_bed_({rightwards ? right : left, row}),
+                std::make_shared<const LitStretches>(std::move(along)), motif};
+    }
+
+    /// Where a row is really burned.
+    double row_at(double y) const {
+        if (!level_on_bed()) return y;
+        const double low = std::min(to_bed_.d * bed_.bottom, to_bed_.d * bed_.top);
+        const double high = std::max(to_bed_.d * bed_.bottom, to_bed_.d * bed_.top);
+        return std::clamp(snapped(y, grid), low, high);
     }
 
     double pitch_, speed_;
@@ -224,19 +247,162 @@ void append_nearest_first(std::vector<std::vector<SweepLine>> blocks, Point& fro
     }
 }
 
-/// The shapes turned so that the scan lines lie level.
-std::vector<FillShape> turned(const std::vector<FillShape>& shapes, const Transform& map) {
-    std::vector<FillShape> result = shapes;
-    for (FillShape& shape : result) {
-        for (auto& ring : shape.region.rings)
-            for (Point& p : ring.points)
-                p = map(p);
-        shape.box = geometry::bounds(shape.region.rings);
+/// Hatches shapes in the level frame. What is drawn alike is turned and hatched once, however many copies there are.
+class Hatcher {
+ public:
+    Hatcher(const Transform& to_level, double pitch) : to_level_(to_level), pitch_(pitch) {}
+
+    /// A shape's box in the level frame.
+    Box box_of(const FillShape& shape) { return level(shape.drawn).box.moved(to_level_(shape.at)); }
+
+    /// Copies side by side, by what is drawn and how far each is moved along its rows; nothing where it is not that.
+    struct Pattern {
+        std::vector<const geometry::Region*> drawn;
+        std::vector<double> across;
+        auto operator<=>(const Pattern&) const = default;
+    };
+    struct PatternAt {
+        Pattern pattern;
+        double up;  ///< mm, of the level frame
+    };
+    std::optional<PatternAt> pattern_of(const std::vector<const FillShape*>& shapes) {
+        const std::vector<Copy> copies = copies_of(shapes);
+        if (!alike_side_by_side(copies)) return {};
+        PatternAt found{{copies.front().drawn, {}}, copies.front().at.y};
+        for (const Copy& copy : copies)
+            found.pattern.across.push_back(snapped(copy.at.x, fine));
+        return found;
     }
-    return result;
+
+    std::vector<FillPlanner::LitRow> rows(const std::vector<const FillShape*>& shapes) {
+        const std::vector<Copy> copies = copies_of(shapes);
+        if (!alike_side_by_side(copies)) return rows_of_all(shapes);
+        Box whole;
+        for (const Copy& copy : copies)
+            whole.add(copy.box);
+        const auto& one = hatching_of(copies.front().drawn).rows(static_cast<int>(copies.size()), whole.width());
+        std::vector<FillPlanner::LitRow> rows;
+        rows.reserve(one.size());
+        for (const geometry::ScanRow& row : one) {
+            auto& lit = rows.emplace_back(FillPlanner::LitRow{row.y + copies.front().at.y, {}}).stretches;
+            lit.reserve(copies.size() * row.stretches.size());
+            for (const Copy& copy : copies)
+                for (const Stretch& s : row.stretches)
+                    lit.push_back({s.from + copy.at.x, s.to + copy.at.x, 1});
+        }
+        return rows;
+    }
+
+ private:
+    using Drawn = std::vector<const geometry::Region*>;
+    struct Level {
+        std::shared_ptr<const geometry::Region> drawn;  ///< kept, so that nothing else gets its address
+        geometry::Region region;
+        Box box;
+    };
+    /// What one motif burns of some shapes.
+    struct Copy {
+        Drawn drawn;
+        int motif;
+        Point at;  ///< level
+        Box box;
+    };
+
+    const Level& level(const std::shared_ptr<const geometry::Region>& drawn) {
+        auto [found, fresh] = levels_.try_emplace(drawn.get());
+        if (fresh) {
+            found->second = {drawn, *drawn, {}};
+            for (auto& ring : found->second.region.rings)
+                for (Point& p : ring.points)
+                    p = to_level_(p);
+            found->second.box = geometry::bounds(found->second.region.rings);
+        }
+        return found->second;
+    }
+
+    /// The shapes by motif, from left to right.
+    std::vector<Copy> copies_of(const std::vector<const FillShape*>& shapes) {
+        std::vector<Copy> copies;
+        for (const FillShape* shape : shapes) {
+            if (copies.empty() || copies.back().motif != shape->motif)
+                copies.push_back({{}, shape->motif, to_level_(shape->at), {}});
+            copies.back().drawn.push_back(shape->drawn.get());
+            copies.back().box.add(box_of(*shape));
+        }
+        std::sort(copies.begin(), copies.end(), [](const Copy& a, const Copy& b) { return a.box.left < b.box.left; });
+        return copies;
+    }
+
+    /// Copies of the same at the same height, none over another: the rows of one are the rows of all.
+    static bool alike_side_by_side(const std::vector<Copy>& copies) {
+        constexpr double apart = 1e-5, level = 1e-9;  // mm
+        for (std::size_t i = 1; i < copies.size(); ++i)
+            if (copies[i].drawn != copies[0].drawn || std::abs(copies[i].at.y - copies[0].at.y) > level ||
+                copies[i].box.left - copies[i - 1].box.right < apart)
+                return false;
+        return true;
+    }
+
+    const geometry::Hatching& hatching_of(const Drawn& drawn) {
+        const auto known = hatchings_.find(drawn);
+        if (known != hatchings_.end()) return known->second;
+        std::vector<geometry::Region> regions;
+        for (const geometry::Region* one : drawn)
+            regions.push_back(levels_.at(one).region);
+        return hatchings_.emplace(drawn, geometry::Hatching(regions, pitch_)).first->second;
+    }
+
+    std::vector<FillPlanner::LitRow> rows_of_all(const std::vector<const FillShape*>& shapes) {
+        std::vector<geometry::Region> regions;
+        for (const FillShape* shape : shapes) {
+            regions.push_back(level(shape->drawn).region);
+            for (auto& ring : regions.back().rings)
+                for (Point& p : ring.points)
+                    p = p + to_level_(shape->at);
+        }
+        std::vector<FillPlanner::LitRow> rows;
+        for (const geometry::ScanRow& row : geometry::hatch(regions, pitch_)) {
+            auto& lit = rows.emplace_back(FillPlanner::LitRow{row.y, {}}).stretches;
+            for (const Stretch& s : row.stretches)
+                lit.push_back({s.from, s.to, 1});
+        }
+        return rows;
+    }
+
+    Transform to_level_;
+    double pitch_;
+    std::map<const geometry::Region*, Level> levels_;
+    std::map<Drawn, geometry::Hatching> hatchings_;
+};
+
+/// Blocks planned before, and how high they lie.
+using KnownBlocks = std::map<Hatcher::Pattern, std::pair<FillPlanner::Block, double>>;
+
+/// The scan lines of shapes that share them. What repeats higher up is only moved.
+std::vector<SweepLine> lines_of(const FillPlanner& planner, Hatcher& hatcher,
+                                const std::vector<const FillShape*>& shapes, KnownBlocks& known) {
+    const int motif = shapes.front()->motif;
+    const auto repeated = planner.level_on_bed() ? hatcher.pattern_of(shapes) : std::nullopt;
+    if (!repeated) return planner.block_of(hatcher.rows(shapes), motif).lines;
+    const auto [found, fresh] = known.try_emplace(repeated->pattern);
+    auto& [block, height] = found->second;
+    if (fresh) {
+        block = planner.block_of(hatcher.rows(shapes), motif);
+        height = repeated->up;
+        return block.lines;
+    }
+    return planner.lines_above(block, repeated->up - height, motif);
 }
 
 }  // namespace
+
+geometry::Region on_bed(const FillShape& shape) {
+    geometry::Region region = *shape.drawn;
+    for (auto& ring : region.rings)
+        for (Point& p : ring.points)
+            p = p + shape.at;
+    return region;
+}
 
 double run_up_of(const FillSettings& fill, double speed, const AxisLimits& axis) {
     return fill.run_up ? fill.run_up->mm() : run_up_length(speed, axis.acceleration) * 1.05 + 0.1;
@@ -250,18 +416,19 @@ std::vector<SweepLine> fill_lines(const std::vector<FillShape>& shapes, const st
     std::vector<SweepLine> ordered;
     for (const double angle : angles) {
         const FillPlanner planner(settings.line_pitch.mm(), settings.speed.mm_per_min(), settings.fill, angle, machine);
-        std::vector<FillShape> level = angle == 0 ? shapes : turned(shapes, planner.to_level());
+        Hatcher hatcher(planner.to_level(), settings.line_pitch.mm());
+        KnownBlocks known;
         std::vector<std::vector<SweepLine>> blocks;
         std::vector<Box> boxes;
-        for (const FillShape& shape : level)
-            boxes.push_back(shape.box);
+        for (const FillShape& shape : shapes)
+            boxes.push_back(hatcher.box_of(shape));
         for (const auto& group : neighbourhoods(boxes, planner.reach())) {
             if (watch.cancelled()) return {};
-            std::vector<geometry::Region> regions;
+            std::vector<const FillShape*> together;
             for (const std::size_t i : group)
-                regions.push_back(std::move(level[i].region));
-            auto rows = planner.rows(regions, level[group.front()].motif);
-            if (!rows.empty()) blocks.push_back(std::move(rows));
+                together.push_back(&shapes[i]);
+            auto lines = lines_of(planner, hatcher, together, known);
+            if (!lines.empty()) blocks.push_back(std::move(lines));
         }
         append_nearest_first(std::move(blocks), from, ordered);
     }
@@ -332,8 +499,8 @@ std::vector<SweepLine> picture_lines(const std::vector<std::shared_ptr<const Pro
         boxes.push_back(level_box(proof->frame));
     std::vector<std::vector<SweepLine>> blocks;
     const auto add_block = [&](const std::vector<const Proof*>& together) {
-        auto lines = planner.rows_of(shared_rows(together), together.front()->motif);
-        if (!lines.empty()) blocks.push_back(std::move(lines));
+        auto block = planner.block_of(shared_rows(together), together.front()->motif);
+        if (!block.lines.empty()) blocks.push_back(std::move(block.lines));
     };
     for (const auto& group : neighbourhoods(boxes, planner.reach())) {
         if (watch.cancelled()) return {};

@@ -16,12 +16,15 @@ namespace chalkline::planning {
 /// more.
 double run_up_of(const steps::FillSettings& fill, double speed, const AxisLimits& axis);
 
-/// An area to fill and the motif it comes from.
+/// An area to fill: as it is drawn, one for all copies that lie the same way, where this one lies, and its motif.
 struct FillShape {
-    geometry::Region region;
-    geometry::Box box;
+    std::shared_ptr<const geometry::Region> drawn;
+    geometry::Point at;  ///< added to what is drawn
+    geometry::Box box;   ///< on the bed
     int motif;
 };
+/// The shape's own region on the bed.
+geometry::Region on_bed(const FillShape& shape);
 
 /// A lit piece of a scan line, mm along it, and its share of the step's power.
 struct LitStretch {
@@ -29,16 +32,19 @@ struct LitStretch {
     float share = 1;
 };
 
+/// Ascending; those that touch differ in their share.
+using LitStretches = std::vector<LitStretch>;
+
 /// One scan line to burn: dark from `start`, through the stretches, dark to `end`.
 struct SweepLine {
     geometry::Point start, end;
-    std::vector<LitStretch> stretches;  ///< ascending; those that touch differ in their share
+    std::shared_ptr<const LitStretches> stretches;  ///< copies of a line share theirs
     int motif;
 };
 
-/// The scan lines of one step in the order they are burned. Shapes near each other share their scan lines where that is
-/// quicker than turning round twice, others are burned by themselves; a gap in a row that is quicker jumped than swept
-/// splits it. Run-ups never leave the bed.
+/// The scan lines of one step in the order they are burned. Copies are hatched once. Shapes near each other share their
+/// scan lines where that is quicker than turning round twice, others are burned by themselves; a gap in a row that is
+/// quicker jumped than swept splits it. Run-ups never leave the bed.
 std::vector<SweepLine> fill_lines(const std::vector<FillShape>& shapes, const steps::StepSettings& settings,
                                   const machine::MachineProfile& machine, geometry::Point from, const Watch& watch);
 

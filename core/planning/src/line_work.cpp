@@ -132,7 +132,7 @@ std::vector<LineShape> beside_the_kerf(std::vector<LineShape> lines, const steps
                 std::rotate(ring.points.begin(), ring.points.begin() + static_cast<std::ptrdiff_t>(at.segment) + 1,
                             ring.points.end());
             }
-            moved.push_back({std::move(ring), shape.motif, shape.fixed, shape.bridges});
+            moved.push_back({std::move(ring), shape.motif, shape.fixed, shape.copy, shape.bridges});
         }
     }
     return moved;

@@ -35,8 +35,10 @@ OrderedLine begun_at(LineShape shape, std::size_t door, int depth) {
 
 Stop stop_of(const LineShape& shape, bool back_and_forth) {
     const auto& points = shape.line.points;
-    if (shape.line.closed) return {shape.fixed ? std::vector{points.front()} : points, false, shape.fixed};
-    return {{points.front(), points.back()}, !back_and_forth, shape.fixed};
+    Stop stop{{points.front(), points.back()}, !back_and_forth, shape.fixed};
+    if (shape.line.closed) stop = {shape.fixed ? std::vector{points.front()} : points, false, shape.fixed};
+    stop.copy = shape.copy;
+    return stop;
 }
 
 /// The shortest way through some of the lines, those inside before those around them.

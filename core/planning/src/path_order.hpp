@@ -13,6 +13,7 @@ struct LineShape {
     geometry::Polyline line;
     int motif;
     bool fixed = false;                      ///< begins at its first point, in its own direction
+    bool copy = false;                       ///< the same drawing lies elsewhere in the same way, and came before
     std::vector<geometry::Point> bridges{};  ///< places left uncut, marked by hand
 };
 

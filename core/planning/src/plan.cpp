@@ -40,27 +40,47 @@ struct StepShapes {
 /// Shapes flattened once for all copies of a drawing that lie the same way: a copy is only moved.
 class Flattened {
  public:
+    /// The shape as it lies, but at the page's corner instead of the motif's place.
+    std::shared_ptr<const geometry::Region> drawn(const job::Motif& motif, std::size_t shape) {
+        return of(motif, shape, false);
+    }
+
     /// The shape's lines on the bed. `as_area`: the outline of what a fill covers, whatever overlaps in it.
     std::vector<Polyline> lines(const job::Motif& motif, std::size_t shape, bool as_area) {
+        std::vector<Polyline> moved = of(motif, shape, as_area)->rings;
+        for (Polyline& line : moved)
+            for (Point& p : line.points)
+                p = p + corner_of(motif);
+        return moved;
+    }
+
+    /// Another motif of the same drawing, lying the same way, came before.
+    bool repeats(const job::Motif& motif) {
+        const Transform& place = motif.place;
+        return firsts_.try_emplace({motif.art.get(), {place.a, place.b, place.c, place.d}}, motif.id).first->second !=
+               motif.id;
+    }
+
+    static Point corner_of(const job::Motif& motif) { return {motif.place.e, motif.place.f}; }
+
+ private:
+    std::shared_ptr<const geometry::Region> of(const job::Motif& motif, std::size_t shape, bool as_area) {
         const Transform& place = motif.place;
         const Transform way{place.a, place.b, place.c, place.d, 0, 0};
         auto [found, fresh] =
             shelf_.try_emplace({motif.art.get(), shape, as_area, {place.a, place.b, place.c, place.d}});
         if (fresh) {
             const art::Shape& drawn = motif.art->shapes[shape];
-            found->second = drawn.path.flatten(way);
-            if (as_area) found->second = geometry::united({{std::move(found->second), drawn.rule}}).rings;
+            geometry::Region region{drawn.path.flatten(way), drawn.rule};
+            if (as_area) region.rings = geometry::united({region}).rings;
+            found->second = std::make_shared<const geometry::Region>(std::move(region));
         }
-        std::vector<Polyline> moved = found->second;
-        for (Polyline& line : moved)
-            for (Point& p : line.points)
-                p = p + Point{place.e, place.f};
-        return moved;
+        return found->second;
     }
 
- private:
     using Key = std::tuple<const art::Artwork*, std::size_t, bool, std::array<double, 4>>;
-    std::map<Key, std::vector<Polyline>> shelf_;
+    std::map<Key, std::shared_ptr<const geometry::Region>> shelf_;
+    std::map<std::pair<const art::Artwork*, std::array<double, 4>>, job::Id> firsts_;
 };
 
 /// The step's pictures as dots.
@@ -82,17 +102,19 @@ StepShapes shapes_of(const job::Job& job, const job::Step& step, const PlanOptio
     for (const job::Motif& motif : job.motifs) {
         if (!options.wants_motif(motif.id)) continue;
         const std::size_t first_line = result.lines.size();
+        const bool copy = flattened.repeats(motif);
         for (std::size_t i = 0; i < motif.art->shapes.size(); ++i) {
             if (!job::Job::burns(step, motif, i)) continue;
             const art::Shape& shape = motif.art->shapes[i];
-            auto lines = flattened.lines(motif, i, !fills && shape.ink.kind == InkKind::fill);
             if (fills) {
-                const Box box = geometry::bounds(lines);
-                result.fills.push_back({{std::move(lines), shape.rule}, box, motif.id});
+                const FillShape fill{flattened.drawn(motif, i), Flattened::corner_of(motif), {}, motif.id};
+                result.fills.push_back(fill);
+                result.fills.back().box = geometry::bounds(fill.drawn->rings).moved(fill.at);
                 continue;
             }
-            for (auto& line : lines)
-                if (geometry::length(line) >= shortest_line) result.lines.push_back({std::move(line), motif.id});
+            for (auto& line : flattened.lines(motif, i, shape.ink.kind == InkKind::fill))
+                if (geometry::length(line) >= shortest_line)
+                    result.lines.push_back({std::move(line), motif.id, false, copy});
         }
         if (result.lines.size() > first_line) apply_marks(motif, result.lines, first_line);
     }
@@ -106,7 +128,7 @@ std::vector<LineShape> contours_of(const std::vector<FillShape>& fills, double i
                                    const Watch& watch) {
     std::map<int, std::vector<geometry::Region>> by_motif;
     for (const FillShape& fill : fills)
-        by_motif[fill.motif].push_back(fill.region);
+        by_motif[fill.motif].push_back(on_bed(fill));
     std::vector<LineShape> lines;
     for (const auto& [motif, regions] : by_motif) {
         const geometry::Region whole = geometry::united(regions);
@@ -170,7 +192,7 @@ double add_rows(ProgramBuilder& builder, const steps::StepSettings& settings, co
     }
     double area = 0;
     for (const SweepLine& row : rows)
-        for (const LitStretch& s : row.stretches)
+        for (const LitStretch& s : *row.stretches)
             area += (s.to - s.from) * settings.line_pitch.mm();
     return area;
 }

@@ -24,6 +24,7 @@ void ProgramBuilder::add(Act act) {
 
 void ProgramBuilder::begin_step(std::int32_t step, const steps::StepSettings& settings) {
     origin_ = {step, -1, 0};
+    runs_of_copies_.clear();  // the power is another one
     speed_ = settings.speed;
     power_ = machine::power_value(settings.power);
     lowest_ = machine::power_value(std::min(settings.picture.lowest, settings.power));
@@ -83,25 +84,43 @@ PowerValue ProgramBuilder::share_of_power(float share) const {
 void ProgramBuilder::add_sweep(const SweepLine& line) {
     origin_.motif = line.motif;
     travel_to(line.start);
-    const auto first = static_cast<std::uint32_t>(plan_.program.runs.size());
     const double whole = geometry::distance(line.start, line.end);
+    double lit = 0;
+    for (const LitStretch& s : *line.stretches)
+        lit += s.to - s.from;
+    report_.burn += lit;
+    report_.travel += whole - lit;
+    for (const double end : {line.stretches->front().from, line.stretches->back().to})
+        plan_.burn_box.add(within_bed(geometry::between(line.start, line.end, end / whole)));
+    machine::Sweep sweep{};
+    if (line.stretches.use_count() == 1) {
+        sweep = runs_of(line, whole);
+    } else {
+        const auto [known, fresh] = runs_of_copies_.try_emplace({line.stretches, whole});
+        if (fresh) known->second = runs_of(line, whole);
+        sweep = known->second;
+    }
+    at_ = sweep.to = within_bed(line.end);
+    plan_.move_box.add(at_);
+    add(sweep);
+}
+
+/// Puts the line's runs into the program.
+machine::Sweep ProgramBuilder::runs_of(const SweepLine& line, double whole) {
+    auto& runs = plan_.program.runs;
+    const auto first = static_cast<std::uint32_t>(runs.size());
     double done = 0;
     const auto run_to = [&](double to, PowerValue power) {
         const auto length = static_cast<std::uint32_t>(std::llround((to - done) * 1000));
-        if (length > 0) plan_.program.runs.push_back({length, power});
-        (power > 0 ? report_.burn : report_.travel) += to - done;
+        if (length > 0) runs.push_back({length, power});
         done = to;
     };
-    for (const LitStretch& s : line.stretches) {
+    for (const LitStretch& s : *line.stretches) {
         run_to(s.from, 0);
         run_to(s.to, s.share >= 1 ? power_ : share_of_power(s.share));
-        for (const double end : {s.from, s.to})
-            plan_.burn_box.add(within_bed(geometry::between(line.start, line.end, end / whole)));
     }
     run_to(whole, 0);
-    at_ = within_bed(line.end);
-    plan_.move_box.add(at_);
-    add(machine::Sweep{at_, first, static_cast<std::uint32_t>(plan_.program.runs.size()) - first});
+    return {{}, first, static_cast<std::uint32_t>(runs.size()) - first};
 }
 
 StepReport ProgramBuilder::take_report() {

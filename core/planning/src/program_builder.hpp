@@ -5,7 +5,10 @@
 
 #include <chalkline/planning/plan.hpp>
 
+#include <map>
+#include <memory>
 #include <optional>
+#include <utility>
 
 namespace chalkline::planning {
 
@@ -34,6 +37,7 @@ class ProgramBuilder {
     machine::PowerValue share_of_power(float share) const;
     geometry::Point within_bed(geometry::Point p) const;
     void travel_to(geometry::Point to);
+    machine::Sweep runs_of(const SweepLine& line, double whole);
     void add_trace(const std::vector<geometry::Point>& points, machine::PowerValue power);
     void focus_at(double height);
     template <class Act>
@@ -47,6 +51,8 @@ class ProgramBuilder {
     geometry::Point at_, before_;                     ///< where the head stands, and the place it came from
     bool moved_ = false, air_ = false, lit_ = false;  ///< lit: the last move burned
     machine::BeamMode mode_ = machine::BeamMode::off;
+    /// The runs of scan lines that have copies, by their stretches and whole length, mm.
+    std::map<std::pair<std::shared_ptr<const LitStretches>, double>, machine::Sweep> runs_of_copies_;
     std::optional<steps::StepSettings> falling_;  ///< the power falls with the speed in corners
     double base_ = 0, lower_ = 0, focus_ = 0;     ///< mm
     StepReport report_;

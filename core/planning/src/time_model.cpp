@@ -3,9 +3,11 @@
 
 #include <algorithm>
 #include <cmath>
-#include <deque>
 #include <limits>
+#include <map>
+#include <optional>
 #include <utility>
+#include <vector>
 
 namespace chalkline::planning {
 namespace {
@@ -59,6 +61,62 @@ std::int64_t micrometres(double mm) {
     return std::llround(mm * 1000);
 }
 
+/// First in, first out, in one piece of memory that grows when it must: what waits is looked at a million times.
+template <class T>
+class Ring {
+ public:
+    bool empty() const { return count_ == 0; }
+    std::size_t size() const { return count_; }
+    T& operator[](std::size_t i) { return slots_[(first_ + i) & (slots_.size() - 1)]; }
+    T& front() { return (*this)[0]; }
+    T& back() { return (*this)[count_ - 1]; }
+    void push_back(const T& item) {
+        if (count_ == slots_.size()) grow();
+        (*this)[count_++] = item;
+    }
+    void pop_front() {
+        first_ = (first_ + 1) & (slots_.size() - 1);
+        --count_;
+    }
+    void clear() { count_ = 0; }
+
+ private:
+    void grow() {
+        std::vector<T> wider(2 * slots_.size());
+        for (std::size_t i = 0; i < count_; ++i)
+            wider[i] = (*this)[i];
+        slots_ = std::move(wider);
+        first_ = 0;
+    }
+    std::vector<T> slots_ = std::vector<T>(16);  ///< a power of two
+    std::size_t first_ = 0, count_ = 0;
+};
+
+/// What the queue holds and where its clock stands: all that what comes later depends on.
+struct QueueState {
+    Ring<Move> waiting;
+    Ring<std::pair<int, double>> unread;  ///< lines in the receive buffer: bytes, and when they are read
+    int in_buffer = 0;
+    double received = 0, ended = 0, speed = 0;
+    bool any = false;
+    double last_scale = 1;
+    Point last_way;  ///< of the last move, and what the axes allow along it
+    AxisLimits limits{};
+
+    /// The same so many seconds and operations later.
+    void shift(double seconds, std::ptrdiff_t operations) {
+        for (std::size_t i = 0; i < waiting.size(); ++i) {
+            waiting[i].known_at += seconds;
+            waiting[i].operation =
+                static_cast<std::size_t>(static_cast<std::ptrdiff_t>(waiting[i].operation) + operations);
+        }
+        for (std::size_t i = 0; i < unread.size(); ++i)
+            unread[i].second += seconds;
+        received += seconds;
+        ended += seconds;
+    }
+};
+
 /// The queue of moves and the clock.
 class Queue {
  public:
@@ -69,7 +127,14 @@ class Queue {
           second_per_byte_(10.0 / machine.baud),
           line_by_line_(machine.dialect == machine::Dialect::line_by_line) {}
 
-    double now() const { return ended_; }
+    double now() const { return s_.ended; }
+    std::size_t capacity() const { return capacity_; }
+    const QueueState& state() const { return s_; }
+    /// Goes on from a state it was in before, as if it were now.
+    void go_on_from(const QueueState& before, double seconds, std::ptrdiff_t operations) {
+        s_ = before;
+        s_.shift(seconds, operations);
+    }
 
     /// A line with a move to `to`.
     void move(Point from, Point to, double asked, bool lit, int bytes, std::size_t operation, std::int32_t step) {
@@ -80,86 +145,87 @@ class Queue {
         move.length = geometry::norm(counted);
         move.way = counted * (1 / move.length);
         move.scale = move.length / way;
-        if (std::abs(move.scale - last_scale_) > 1e-3) bytes += feed_word;
-        last_scale_ = move.scale;
-        const AxisLimits limits = limits_along(move.way, machine_);
-        move.speed = std::min(asked * move.scale, limits.rate);
-        move.acceleration = limits.acceleration;
-        if (!waiting_.empty()) {
-            const Move& before = waiting_.back();
+        if (std::abs(move.scale - s_.last_scale) > 1e-3) bytes += feed_word;
+        s_.last_scale = move.scale;
+        if (!(move.way == s_.last_way)) s_.limits = limits_along(move.way, machine_);
+        s_.last_way = move.way;
+        move.speed = std::min(asked * move.scale, s_.limits.rate);
+        move.acceleration = s_.limits.acceleration;
+        if (!s_.waiting.empty()) {
+            const Move& before = s_.waiting.back();
             const double speed = corner_speed(before.way, move.way, std::min(before.speed, move.speed), machine_);
             move.corner = speed * speed;
         }
         move.operation = operation;
         move.step = step;
         move.asked = lit ? move.speed : 0;
-        if (waiting_.size() >= capacity_) finish_first();
-        move.known_at = std::max(received(bytes), ended_);
-        if (waiting_.size() + 1 < capacity_) move.known_at = received_;
-        unread_.back().second = move.known_at;
-        waiting_.push_back(move);
+        if (s_.waiting.size() >= capacity_) finish_first();
+        move.known_at = std::max(received(bytes), s_.ended);
+        if (s_.waiting.size() + 1 < capacity_) move.known_at = s_.received;
+        s_.unread.back().second = move.known_at;
+        s_.waiting.push_back(move);
     }
 
     /// A line that moves nothing.
     void line(int bytes) {
         received(bytes);
-        unread_.back().second = received_;
+        s_.unread.back().second = s_.received;
     }
 
     /// A line that is carried out when everything before it is done.
     void wait(int bytes, double seconds) {
         line(bytes);
         drain();
-        ended_ = std::max(ended_, received_) + seconds;
-        unread_.back().second = ended_;
-        received_ = std::max(received_, ended_ - seconds);
+        s_.ended = std::max(s_.ended, s_.received) + seconds;
+        s_.unread.back().second = s_.ended;
+        s_.received = std::max(s_.received, s_.ended - seconds);
     }
 
     void drain() {
-        while (!waiting_.empty())
+        while (!s_.waiting.empty())
             finish_first();
-        speed_ = 0;
+        s_.speed = 0;
     }
 
  private:
     /// When a line of so many bytes has come: its bytes follow the last one's as soon as the receive buffer has room.
     double received(int bytes) {
         if (line_by_line_) return received_alone(bytes);
-        double from = received_;
-        in_buffer_ += bytes;
-        while (in_buffer_ > machine_.receive_buffer - 1 && unread_.size() > 1) {
-            from = std::max(from, unread_.front().second);
-            in_buffer_ -= unread_.front().first;
-            unread_.pop_front();
+        double from = s_.received;
+        s_.in_buffer += bytes;
+        while (s_.in_buffer > machine_.receive_buffer - 1 && s_.unread.size() > 1) {
+            from = std::max(from, s_.unread.front().second);
+            s_.in_buffer -= s_.unread.front().first;
+            s_.unread.pop_front();
         }
-        received_ = from + bytes * second_per_byte_;
-        unread_.emplace_back(bytes, received_);
-        return received_;
+        s_.received = from + bytes * second_per_byte_;
+        s_.unread.push_back({bytes, s_.received});
+        return s_.received;
     }
 
     /// The same where a line is sent only when the one before it was taken and answered; its words stand apart there.
     double received_alone(int bytes) {
         constexpr int more = 5, answer = 4;  // bytes: a word for the motion and blanks; "ok" and the ends of lines
-        const double from = unread_.empty() ? received_ : unread_.back().second + answer * second_per_byte_;
-        unread_.clear();
-        received_ = std::max(received_, from) + (bytes + more) * second_per_byte_;
-        unread_.emplace_back(bytes, received_);
-        return received_;
+        const double from = s_.unread.empty() ? s_.received : s_.unread.back().second + answer * second_per_byte_;
+        s_.unread.clear();
+        s_.received = std::max(s_.received, from) + (bytes + more) * second_per_byte_;
+        s_.unread.push_back({bytes, s_.received});
+        return s_.received;
     }
 
     /// Carries out the first of the queue with what is known behind it.
     void finish_first() {
-        const Move& move = waiting_.front();
-        const double start = std::max(ended_, move.known_at);
-        const bool late = move.known_at > ended_ + 1e-9 && any_;
-        if (move.known_at > ended_) speed_ = 0;
-        any_ = true;
+        const Move& move = s_.waiting.front();
+        const double start = std::max(s_.ended, move.known_at);
+        const bool late = move.known_at > s_.ended + 1e-9 && s_.any;
+        if (move.known_at > s_.ended) s_.speed = 0;
+        s_.any = true;
         // The speed at its end: as fast as the corners ahead and the end of what is known allow.
         const double likely_end = start + move.length / move.speed;
         double exit = 0, braking = 0;
         bool blind = true;
-        for (std::size_t i = 1; i < waiting_.size() && waiting_[i].known_at <= likely_end; ++i) {
-            const Move& next = waiting_[i];
+        for (std::size_t i = 1; i < s_.waiting.size() && s_.waiting[i].known_at <= likely_end; ++i) {
+            const Move& next = s_.waiting[i];
             const double through = next.corner + braking;
             if (i == 1 || through < exit) exit = through;
             braking += 2 * next.acceleration * next.length;
@@ -167,20 +233,25 @@ class Queue {
             if (!blind) break;
         }
         if (blind) exit = braking;
-        exit =
-            std::sqrt(std::min({exit, move.speed * move.speed, speed_ * speed_ + 2 * move.acceleration * move.length}));
+        exit = std::sqrt(
+            std::min({exit, move.speed * move.speed, s_.speed * s_.speed + 2 * move.acceleration * move.length}));
         double top = 0;
-        ended_ = start + trapezoid(move.length, move.speed, move.acceleration, speed_, exit, top);
-        speed_ = exit;
-        timing_.finished_at[move.operation] = ended_;
-        if (move.asked > 0) account(move, top, late, blind && waiting_.size() > 2);
-        waiting_.pop_front();
+        s_.ended = start + trapezoid(move.length, move.speed, move.acceleration, s_.speed, exit, top);
+        s_.speed = exit;
+        timing_.finished_at[move.operation] = s_.ended;
+        if (move.asked > 0) account(move, top, late, blind && s_.waiting.size() > 2);
+        s_.waiting.pop_front();
     }
 
     void account(const Move& move, double top, bool late, bool blind) {
-        StepPace& pace = timing_.steps[move.step];
+        if (accounted_ != move.step || !pace_) {
+            accounted_ = move.step;
+            pace_ = &timing_.steps[move.step];
+            way_ = &ways_[move.step];
+        }
+        StepPace& pace = *pace_;
         pace.top_speed = std::max(pace.top_speed, top / move.scale * 60);
-        auto& way = ways_[move.step];
+        Way& way = *way_;
         way.all += move.length;
         if (late) way.late += 1;
         way.moves += 1;
@@ -207,16 +278,14 @@ class Queue {
 
     const MachineProfile machine_;
     Timing& timing_;
-    double last_scale_ = 1;
     std::size_t capacity_;
     double second_per_byte_;
     bool line_by_line_;
-    std::deque<Move> waiting_;
-    std::deque<std::pair<int, double>> unread_;  ///< lines in the receive buffer: bytes, and when they are read
-    int in_buffer_ = 0;
-    double received_ = 0, ended_ = 0, speed_ = 0;
-    bool any_ = false;
+    QueueState s_;
     std::map<std::int32_t, Way> ways_;
+    std::int32_t accounted_ = 0;  ///< the step that pace_ and way_ are of
+    StepPace* pace_ = nullptr;
+    Way* way_ = nullptr;
 };
 
 /// Reads a program move by move.
@@ -233,10 +302,9 @@ class Clock {
         constexpr int opening = 24;  // bytes of the lines before the first operation
         queue_.wait(opening, 0);
         timing_.finished_at.assign(program_.operations.size(), 0);
-        for (index_ = 0; index_ < program_.operations.size(); ++index_) {
-            operation_ = &program_.operations[index_];
-            std::visit([this](const auto& act) { take(act); }, operation_->act);
-        }
+        find_repeated();
+        for (index_ = 0; index_ < program_.operations.size(); ++index_)
+            if (!skip_repeated()) take_operation();
         queue_.drain();
         // Operations that move nothing are done with the one before.
         double done = 0;
@@ -245,6 +313,112 @@ class Clock {
     }
 
  private:
+    // Scan lines of copies share their runs. Rides, a way to a scan line and the line, that come again in the same
+    // order take as long as they took before: what the queue holds then is the same, but for a digit more or less in
+    // what was sent. They are skipped from one kept state of the queue to another.
+
+    static constexpr std::size_t none = static_cast<std::size_t>(-1);
+    static constexpr std::size_t rides_between_states = 8, longest_skip = 8192;  // operations, the skip
+
+    void find_repeated() {
+        repeated_.assign(program_.runs.size() + 1, false);
+        std::int64_t highest = -1;
+        for (const machine::Operation& operation : program_.operations) {
+            const auto* sweep = std::get_if<machine::Sweep>(&operation.act);
+            if (!sweep) continue;
+            if (sweep->first <= highest) any_repeated_ = repeated_[sweep->first] = true;
+            highest = std::max<std::int64_t>(highest, sweep->first);
+        }
+        if (!any_repeated_) return;
+        began_.assign(program_.operations.size(), 0);
+        first_time_.assign(program_.runs.size() + 1, none);
+    }
+
+    /// The scan line of the ride that begins with this operation, when it repeats; else null.
+    const machine::Sweep* ride_at(std::size_t index) const {
+        if (index == 0 || index + 1 >= program_.operations.size()) return nullptr;
+        if (!std::holds_alternative<machine::Travel>(program_.operations[index].act)) return nullptr;
+        const auto* sweep = std::get_if<machine::Sweep>(&program_.operations[index + 1].act);
+        return sweep && repeated_[sweep->first] ? sweep : nullptr;
+    }
+
+    /// Where the head is after an operation that ends a ride; nothing after any other.
+    std::optional<Point> end_of_ride(std::size_t index) const {
+        const auto* sweep = std::get_if<machine::Sweep>(&program_.operations[index].act);
+        return sweep ? std::optional(sweep->to) : std::nullopt;
+    }
+
+    /// Rides that follow rides, the same way with the same line of the same step.
+    bool alike(std::size_t a, std::size_t b) const {
+        const machine::Sweep *line_a = ride_at(a), *line_b = ride_at(b);
+        if (!line_a || !line_b || line_a->first != line_b->first) return false;
+        const auto from_a = end_of_ride(a - 1), from_b = end_of_ride(b - 1);
+        if (!from_a || !from_b) return false;
+        const auto& operation_a = program_.operations[a + 1];
+        const auto& operation_b = program_.operations[b + 1];
+        const auto same = [](Point p, Point q) {
+            return micrometres(p.x) == micrometres(q.x) && micrometres(p.y) == micrometres(q.y);
+        };
+        return operation_a.speed == operation_b.speed && operation_a.origin.step == operation_b.origin.step &&
+               same(line_a->to - *from_a, line_b->to - *from_b) &&
+               same(std::get<machine::Travel>(program_.operations[a].act).to - *from_a,
+                    std::get<machine::Travel>(program_.operations[b].act).to - *from_b);
+    }
+
+    /// Operations before both that are alike, enough to fill the queue with; nothing when they are not enough.
+    std::optional<std::size_t> alike_before(std::size_t a, std::size_t b) const {
+        std::size_t moves = 0, back = 0;
+        while (moves <= queue_.capacity()) {
+            back += 2;
+            if (back + 1 > a || !alike(a - back, b - back)) return {};
+            moves += ride_at(a - back)->count;
+        }
+        return back;
+    }
+
+    bool skip_repeated() {
+        const machine::Sweep* line = any_repeated_ ? ride_at(index_) : nullptr;
+        if (!line) return false;
+        const std::size_t then = first_time_[line->first];
+        if (then == none) {
+            keep_state(*line);
+            return false;
+        }
+        if (then >= index_) return false;
+        const auto next_state = states_.upper_bound(then);
+        if (next_state == states_.end() || next_state->first > then + 2 * rides_between_states) return false;
+        const auto before = alike_before(then, index_);
+        if (!before) return false;
+        std::size_t length = 0;
+        while (length < longest_skip && then + length < index_ && alike(then + length, index_ + length))
+            length += 2;
+        const auto later_state = states_.upper_bound(then + length);
+        if (later_state == states_.begin()) return false;
+        const auto& [until, state] = *std::prev(later_state);
+        if (until <= then) return false;
+
+        const double later = queue_.now() - began_[then];
+        const std::size_t ahead = index_ - then;
+        queue_.go_on_from(state, later, static_cast<std::ptrdiff_t>(ahead));
+        for (std::size_t i = then - *before; i < until; ++i)
+            timing_.finished_at[i + ahead] = timing_.finished_at[i] + later;
+        at_ = *end_of_ride(until + ahead - 1);
+        index_ = until + ahead - 1;
+        return true;
+    }
+
+    /// The first time a line that repeats is ridden.
+    void keep_state(const machine::Sweep& line) {
+        first_time_[line.first] = index_;
+        began_[index_] = queue_.now();
+        if (rides_++ % rides_between_states == 0) states_.emplace(index_, queue_.state());
+    }
+
+    void take_operation() {
+        operation_ = &program_.operations[index_];
+        std::visit([this](const auto& act) { take(act); }, operation_->act);
+    }
+
     void wait(int bytes, double seconds) {
         queue_.wait(bytes, seconds);
         timing_.finished_at[index_] = queue_.now();
@@ -306,6 +480,12 @@ class Clock {
     std::size_t index_ = 0;
     const machine::Operation* operation_ = nullptr;
     Point at_;
+    bool any_repeated_ = false;
+    std::vector<bool> repeated_;           ///< by the first of their runs: lines that come more than once
+    std::vector<std::size_t> first_time_;  ///< by the first of their runs: operation that began the first such ride
+    std::vector<double> began_;            ///< s, of those rides
+    std::map<std::size_t, QueueState> states_;  ///< before some of those rides
+    std::size_t rides_ = 0;
 };
 
 }  // namespace

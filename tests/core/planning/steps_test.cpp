@@ -190,6 +190,40 @@ TEST_CASE("a fill at any angle, crossed and one way burns its area, and every li
     }
 }
 
+TEST_CASE("copies of a drawing are burned alike wherever they lie, and share what they have in common") {
+    const double angle = GENERATE(0.0, 180.0, 90.0, 30.0);
+    INFO(angle);
+    const std::string tag =
+        "<path d='M 20 280 h 9 v 4 h -9 Z M 22 281 v 2 h 3 v -2 Z'/><path d='M 33 279 l 4 6 h -8 Z'/>";
+    job::Job job = drawn(tag, steps::StepKind::engrave);
+    settings(job).fill.angle = angle;
+    const auto made = job::repeat(job, {job.motifs[0].id}, {5, 4, 2.5, 7.3});
+    REQUIRE(made);
+    job = made->job;
+    // Lit pieces of every copy, measured from its own corner, in hundredths of a millimetre.
+    const auto moves = burned(job);
+    std::vector<double> inked(job.motifs.size(), 0);
+    for (const Moved& move : moves) {
+        if (move.power <= 0) continue;
+        const Point middle = geometry::between(move.from, move.to, 0.5);
+        for (std::size_t i = 0; i < job.motifs.size(); ++i)
+            if (job::bounds(job, {job.motifs[i].id}).contains(middle, 0.05))
+                inked[i] += geometry::distance(move.from, move.to);
+    }
+    for (std::size_t i = 0; i < inked.size(); ++i) {
+        INFO("copy " << i);
+        CHECK(inked[i] == Approx(inked[0]).epsilon(0.01));
+        // 9 × 4 less 3 × 2, and the triangle.
+        CHECK(inked[i] * settings(job).line_pitch.mm() == Approx(30 + 24).epsilon(0.02));
+    }
+    if (angle != 0 && angle != 180) return;
+    const machine::Program program = plan(job, {})->program;
+    std::size_t ridden = 0;
+    for (const machine::Operation& operation : program.operations)
+        if (const auto* sweep = std::get_if<machine::Sweep>(&operation.act)) ridden += sweep->count;
+    CHECK(program.runs.size() * 3 < ridden);
+}
+
 TEST_CASE("the first scan line lies where it was asked for") {
     using First = FillSettings::First;
     for (const auto& [first, angle] : {std::pair{First::bottom, 0.0},

@@ -4,6 +4,7 @@
 #include "support/virtual_machine.hpp"
 
 #include <chalkline/job/chalk_file.hpp>
+#include <chalkline/job/placing.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/time_model.hpp>
 
@@ -175,5 +176,53 @@ TEST_CASE("the sample plate and thousands of tiny pieces take what was said on e
         program.operations.insert(program.operations.begin(),
                                   {machine::Beam{machine::BeamMode::following}, Speed::mm_per_min(4000), {}});
         CHECK(time_of(program, profile).finished_at.back() == Approx(test::seconds_on(program, profile)).epsilon(0.02));
+    }
+}
+
+TEST_CASE("lines that repeat take what they take when each is worked out by itself") {
+    job::Job job = job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value().job;
+    for (job::Motif& motif : job.motifs)
+        motif.place = geometry::Transform::scale(0.2, 0.2) * motif.place;
+    job::Ids all;
+    for (const job::Motif& motif : job.motifs)
+        all.push_back(motif.id);
+    job.stock.reset();
+    job = job::repeat(job, all, {6, 7, 3, 3.37})->job;
+    machine::MachineProfile machine = homeless();
+    bool as_it_comes = false;
+    SECTION("as it comes") {
+        as_it_comes = true;
+    }
+    SECTION("on a slow link") {
+        machine.baud = 9600;
+    }
+    SECTION("line by line") {
+        machine.dialect = machine::Dialect::line_by_line;
+    }
+    machine::Program shared = plan(job, machine)->program;
+    machine::Program alone = shared;
+    alone.runs.clear();
+    std::size_t shares = 0;
+    for (machine::Operation& operation : alone.operations)
+        if (auto* sweep = std::get_if<machine::Sweep>(&operation.act)) {
+            const auto first = shared.runs.begin() + sweep->first;
+            sweep->first = static_cast<std::uint32_t>(alone.runs.size());
+            alone.runs.insert(alone.runs.end(), first, first + sweep->count);
+        }
+    shares = alone.runs.size() - shared.runs.size();
+    REQUIRE(shares > shared.runs.size());
+    const Timing quick = time_of(shared, machine), slow = time_of(alone, machine);
+    const double whole = slow.finished_at.back();
+    CHECK(quick.finished_at.back() == Approx(whole).epsilon(0.001));
+    if (as_it_comes) CHECK(quick.finished_at.back() == Approx(test::seconds_on(shared, machine)).epsilon(0.02));
+    double before = 0;
+    for (std::size_t i = 0; i < slow.finished_at.size(); ++i) {
+        REQUIRE(std::abs(quick.finished_at[i] - slow.finished_at[i]) < 0.001 * whole);
+        REQUIRE(quick.finished_at[i] >= before);
+        before = quick.finished_at[i];
+    }
+    for (const auto& [step, pace] : slow.steps) {
+        CHECK(quick.steps.at(step).top_speed == Approx(pace.top_speed).epsilon(0.01));
+        CHECK(quick.steps.at(step).limit == pace.limit);
     }
 }

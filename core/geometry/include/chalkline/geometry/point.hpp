@@ -62,6 +62,7 @@ struct Box {
         bottom = std::min(bottom, other.bottom);
         top = std::max(top, other.top);
     }
+    Box moved(Point by) const { return {left + by.x, bottom + by.y, right + by.x, top + by.y}; }
     Box grown(double by) const { return empty() ? *this : Box{left - by, bottom - by, right + by, top + by}; }
     bool contains(Point p, double slack = 0) const {
         return p.x >= left - slack && p.x <= right + slack && p.y >= bottom - slack && p.y <= top + slack;

@@ -31,13 +31,26 @@ struct ScanRow {
     std::vector<Stretch> stretches;
 };
 
-/// Horizontal scan lines over all regions together, `pitch` mm apart, bottom up; rows without ink are left out. What
-/// several regions cover is inked once. The rows lie balanced in the height of the whole, each in the middle of the
-/// strip it inks; low shapes (lettering) move them by less than half a pitch where that inks an area nearer to the
-/// drawn one.
-/// REQUIRES: pitch > 0 and every coordinate finite.
+/// Horizontal scan lines over regions, `pitch` mm apart, worked out once for all copies of them that lie beside each
+/// other. What several regions cover is inked once. The rows lie balanced in the height of the whole, each in the
+/// middle of the strip it inks; low shapes (lettering) move them by less than half a pitch where that inks an area
+/// nearer to the drawn one.
+class Hatching {
+ public:
+    /// REQUIRES: pitch > 0 and every coordinate finite.
+    Hatching(const std::vector<Region>& regions, double pitch);
+    /// The rows of one copy, bottom up, as they lie where there are `copies` in a row, `width` mm wide together. Rows
+    /// without ink are left out.
+    const std::vector<ScanRow>& rows(int copies, double width) const;
+
+ private:
+    std::vector<std::vector<ScanRow>> candidates_;  ///< by how far the rows are moved
+    std::vector<double> off_;                       ///< mm² over the pitch: how far each inks from the drawn area
+};
+
+/// The same for regions that lie there once.
 std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch);
-/// The same with the lowest row at `first` and none above `top`.
+/// Scan lines with the lowest row at `first` and none above `top`.
 std::vector<ScanRow> scan_rows(double first, double top, const std::vector<Region>& regions, double pitch);
 
 }  // namespace chalkline::geometry

@@ -93,7 +93,7 @@ inline std::int32_t parts_of(const Operation& operation) {
 struct Program {
     std::vector<Operation> operations;
     std::vector<geometry::Point> points;  ///< of all traces
-    std::vector<Run> runs;                ///< of all sweeps
+    std::vector<Run> runs;                ///< of all sweeps; those of copies share theirs
 };
 
 }  // namespace chalkline::machine

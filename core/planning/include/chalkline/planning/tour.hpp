@@ -16,6 +16,7 @@ struct Stop {
         false;  ///< entered at doors[0] it is left at doors[1] and the other way; else it is left where entered
     bool fixed = false;               ///< always entered at doors[0]
     std::size_t after_all_of = none;  ///< index of the stop that may only come when this one was visited
+    bool copy = false;                ///< of another stop, in a pattern
 
     static constexpr std::size_t none = static_cast<std::size_t>(-1);
 };
@@ -29,8 +30,8 @@ struct Visit {
 /// A short way from `from` through all stops; it ends anywhere. Stops come after those that must come before them.
 /// Nearest neighbour, then 2-opt and Or-opt moves over neighbour lists with don't-look bits (J. L. Bentley, "Fast
 /// algorithms for geometric traveling salesman problems", 1992), shaken by local double bridges (O. Martin, S. W. Otto,
-/// E. W. Felten, 1991) for a number of tries that depends on nothing but the stops: same stops, same way.
-/// About n log n.
+/// E. W. Felten, 1991) for a number of tries that depends on nothing but the stops: same stops, same way. Copies lie in
+/// rows, which the first search goes through as well as can be: no tries are spent on them. About n log n.
 std::vector<Visit> short_tour(const std::vector<Stop>& stops, geometry::Point from, const Watch& watch);
 
 }  // namespace chalkline::planning
