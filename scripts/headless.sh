@@ -26,6 +26,10 @@ stock=()
 machine=$!
 trap 'kill "$machine" 2>/dev/null || true; rm -rf "$folder"' EXIT
 for _ in $(seq 100); do [ -e "$folder/port" ] && break; sleep 0.05; done
+if [ ! -e "$folder/port" ]; then
+    echo "nothing was burned: the simulated machine did not start" >&2
+    exit 4
+fi
 
 "$cli" burn "$out/program.gcode" --port "$folder/port" --machine samples/bench-laser.json --json > "$out/burn.json" || status=$?
 kill "$machine"

@@ -172,13 +172,13 @@ void RoundPiecePanel::commit() {
 }
 
 void RoundPiecePanel::put(const QString& name, const job::RoundPiece& piece) {
-    const auto stock = job::in_rotary(*context_.document.job().stock, piece);
-    if (!stock) {
-        Q_EMIT refused(stock.error());
+    const auto measured = job::remeasured(context_.document.job(), piece);
+    if (!measured) {
+        Q_EMIT refused(measured.error());
         return show_piece();
     }
-    if (*stock == *context_.document.job().stock) return show_piece();
-    (void)context_.document.edit(name, job::set_stock(context_.document.job(), *stock), JobChange::stock);
+    if (*measured->stock == *context_.document.job().stock) return show_piece();
+    (void)context_.document.edit(name, *measured, JobChange::stock | JobChange::place);
 }
 
 void RoundPiecePanel::turn_art() {

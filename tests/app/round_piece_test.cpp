@@ -174,9 +174,18 @@ TEST_CASE("a piece goes into the rotary by its form, the ring burns alone and co
     // 154 mm of plate do not lie on 85 mm of wall; turned they do.
     REQUIRE(wait_for([&] { return !driver->plans().stale(); }));
     CHECK(driver->plans().planned().off_stock > 30);
+    // The reference point goes with the art: left behind, the piece would be ruined.
+    const geometry::Box lying = job::bounds(driver->document().job());
+    driver->placing().choose_one(driver->document().job().motifs.front().id);
+    driver->placing().set_datum({lying.right, lying.top});
+    driver->placing().choose({});
     REQUIRE(driver.click("Turn a quarter"));
     const geometry::Box turned = job::bounds(driver->document().job());
     CHECK(turned.height() == Approx(154).margin(0.1));
+    const auto datum = job::datum_place(driver->document().job());
+    REQUIRE(datum);
+    CHECK(datum->x == Approx(turned.right).margin(0.001));
+    CHECK(datum->y == Approx(turned.bottom).margin(0.001));
 
     REQUIRE(driver.type("Diameter where the piece begins", "82.5"));
     CHECK(driver->document().job().round_piece()->end_diameter == Approx(82.5));
@@ -194,6 +203,12 @@ TEST_CASE("a piece goes into the rotary by its form, the ring burns alone and co
     REQUIRE(driver.type("What the burned ring measures", "1.57"));
     REQUIRE(driver.click("Correct the diameter"));
     CHECK(driver->document().job().round_piece()->diameter == Approx(83).margin(0.001));
+    // The ring, to be burned once more, is as long as one turn is now.
+    const auto& with_ring = driver->document().job();
+    const bool rings = std::any_of(with_ring.motifs.begin(), with_ring.motifs.end(), [&](const job::Motif& motif) {
+        return std::abs(job::bounds(with_ring, {motif.id}).height() - with_ring.round_piece()->turn()) < 0.01;
+    });
+    CHECK(rings);
     REQUIRE(driver.click("Away with the ring"));
     CHECK(driver->document().job().steps.size() == steps);
     CHECK(driver->plans().whole());

@@ -27,7 +27,10 @@ int main(int argc, char** argv) {
     sim::install_signals();
     auto link = options.tcp != 0 ? sim::HostLink::on_tcp(options.tcp) : sim::HostLink::on_pty(options.pty);
     if (!link) {
-        std::cerr << "error: cannot serve on " << link.error().file << "\n";
+        std::cerr << "error: cannot serve on " << link.error().file;
+        for (const auto& [name, value] : link.error().parameters)
+            std::cerr << ": " << value;
+        std::cerr << "\n";
         return 4;
     }
     std::cout << "serving " << options.profile.name << " on "

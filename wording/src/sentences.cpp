@@ -141,6 +141,10 @@ constexpr std::array sentences{
         S("The controller's own limits would stop the burn: on {axis} the piece goes {by} beyond what it may count to"),
         S("Turn the piece, or move the head, back by so much and say again where it begins. Or switch its soft limits "
           "($20) off while the rotary is in.")},
+    Sentence{"machine.wall-longer-than-travel",
+             S("The controller's own limits would stop the burn: the piece takes {needed} on {axis}, more than it may "
+               "count"),
+             S("Switch its soft limits ($20) off while the rotary is in.")},
     Sentence{"planning.no-rotary", S("The piece is round, and this machine has no rotary"),
              S("Say how its rotary turns under the machine's name in the rail, or make the piece flat under “Stock”.")},
     Sentence{"planning.not-turning", S("Piece and machine do not agree whether it turns"),

@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/art/reader.hpp>
+#include <chalkline/job/edits.hpp>
 #include <chalkline/job/round_piece.hpp>
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 #include <memory>
 #include <numbers>
 #include <utility>
@@ -120,6 +122,36 @@ Job once_round(Job job, const Ids& motifs) {
     for (Motif& motif : job.motifs)
         if (std::find(motifs.begin(), motifs.end(), motif.id) != motifs.end() && !motif.locked)
             motif.place = map * motif.place;
+    return job;
+}
+
+namespace {
+
+/// Motifs by themselves and groups as one, those that go once round.
+std::vector<Ids> once_round_now(const Job& job) {
+    constexpr double close = 0.01;  // mm
+    std::map<Id, Ids> groups;
+    std::vector<Ids> units;
+    for (const Motif& motif : job.motifs)
+        motif.group != 0 ? groups[motif.group].push_back(motif.id) : units.push_back({motif.id});
+    for (auto& [group, members] : groups)
+        units.push_back(std::move(members));
+    std::erase_if(units, [&](const Ids& unit) {
+        const Box box = bounds(job, unit);
+        return std::abs(box.bottom) > close || std::abs(box.height() - job.round_piece()->turn()) > close;
+    });
+    return units;
+}
+
+}  // namespace
+
+Result<Job> remeasured(Job job, const RoundPiece& piece) {
+    const auto round = once_round_now(job);
+    auto stock = in_rotary(*job.stock, piece);
+    if (!stock) return tl::unexpected(stock.error());
+    job = set_stock(std::move(job), *stock);
+    for (const Ids& unit : round)
+        job = once_round(std::move(job), unit);
     return job;
 }
 

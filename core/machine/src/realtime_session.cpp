@@ -194,12 +194,16 @@ Result<void> RealtimeSession::stands_at(geometry::Point place) {
 /// in the middle of a turn.
 Result<void> RealtimeSession::require_room_for_wall() const {
     if (!profile_.turning || setting(20).value_or(0) == 0) return {};
-    const geometry::Point end = *machine_at_ + profile_.counted({profile_.width, profile_.depth});
-    const auto beyond = [](char axis, double by) {
-        return fail(error::wall_beyond_limits, {{"axis", std::string(1, axis)}, {"by", decimal(by)}});
+    const geometry::Point wall = profile_.counted({profile_.width, profile_.depth}), end = *machine_at_ + wall;
+    const auto beyond = [this](char axis, double by, double needed, int travel_setting) {
+        const auto travel = setting(travel_setting);
+        const auto code = travel && needed > *travel ? error::wall_longer_than_travel : error::wall_beyond_limits;
+        return fail(code, {{"axis", std::string(1, axis)},
+                           {"by", fmt::format("{:.1f}", by)},
+                           {"needed", fmt::format("{:.1f}", needed)}});
     };
-    if (end.x > limit_slack) return beyond('X', end.x);
-    if (profile_.y_letter() == 'Y' && end.y > limit_slack) return beyond('Y', end.y);
+    if (end.x > limit_slack) return beyond('X', end.x, wall.x, 130);
+    if (profile_.y_letter() == 'Y' && end.y > limit_slack) return beyond('Y', end.y, wall.y, 131);
     return {};
 }
 

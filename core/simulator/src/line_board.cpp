@@ -69,7 +69,10 @@ void LineBoard::begin(const std::string& line) {
     }
     if (begins(line, "M114")) {
         const geometry::Point at = inner_.head() - origin_;
-        say(fmt::format("X:{:.3f} Y:{:.3f} Z:{:.3f} E:0.00 Count X:0 Y:0 Z:0", at.x, at.y, inner_.height()));
+        const bool turns = inner_.second_axis() == 'A';
+        const std::string turned = turns ? fmt::format(" A:{:.3f}", at.y) : "";
+        say(fmt::format("X:{:.3f} Y:{:.3f} Z:{:.3f}{} E:0.00 Count X:0 Y:0 Z:0", at.x, turns ? 0 : at.y,
+                        inner_.height(), turned));
         return done();
     }
     if (begins(line, "M400")) {
@@ -90,8 +93,10 @@ void LineBoard::begin(const std::string& line) {
         waiting_ = Waiting::home;
     } else if (begins(line, "G92")) {
         double x = 0, y = 0;
-        if (std::sscanf(line.c_str(), "G92 X%lf Y%lf", &x, &y) == 2) origin_ = inner_.head() - geometry::Point{x, y};
-        pass(fmt::format("G10L20P1X{:.3f}Y{:.3f}", x, y));
+        char letter = 'Y';
+        if (std::sscanf(line.c_str(), "G92 X%lf %c%lf", &x, &letter, &y) == 3 && letter == inner_.second_axis())
+            origin_ = inner_.head() - geometry::Point{x, y};
+        pass(fmt::format("G10L20P1X{:.3f}{}{:.3f}", x, letter, y));
         waiting_ = Waiting::answer;
     } else {
         pass(in_its_words(line));

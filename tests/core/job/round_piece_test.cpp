@@ -235,3 +235,20 @@ TEST_CASE("the test ring says how wrong the diameter is, and goes away again") {
     // A chuck turned the angle of 50 mm at 80 mm: on 84 mm they came out longer.
     CHECK(corrected_by_measure({}, 52.5).diameter == Approx(84));
 }
+
+TEST_CASE("another diameter leaves at the seam what met there, and all else as it is") {
+    Job job = on_piece("<path d='M 20 0 H 40 V 100 H 20 Z' fill='none' stroke='#f00'/>", cup);
+    job = once_round(job, {job.motifs.front().id});
+    Job more = add_art(job, job.motifs.front().art, {});
+    more.motifs.back().place = geometry::Transform::move(10, 30);
+    RoundPiece wider = cup;
+    wider.diameter += 1.5;
+    wider.end_diameter += 1.5;
+    const Job now = remeasured(more, wider).value();
+    const geometry::Box band = bounds(now, {now.motifs.front().id});
+    CHECK(band.bottom == Approx(0).margin(1e-9));
+    CHECK(band.height() == Approx(now.round_piece()->turn()));
+    CHECK(now.motifs.back().place == more.motifs.back().place);
+    wider.length = 0;
+    CHECK_FALSE(remeasured(more, wider));
+}

@@ -127,12 +127,18 @@ TEST_CASE("a controller with limits of its own is not begun with where they end 
     const auto refused = vm.session.stands_at({0, 0});
     REQUIRE_FALSE(refused);
     CHECK(refused.error().code == machine::error::wall_beyond_limits);
-    CHECK(refused.error().parameters.back().second == "50.000");
+    CHECK(refused.error().parameters[1] == std::pair<std::string, std::string>("by", "50.0"));
+    // 400 in one turn are more than the 300 of the axis, wherever it stands.
+    MachineProfile geared = flat;
+    geared.rotary.per_turn = 400;
+    REQUIRE(vm.session.set_profile(on_wall(geared, cup)));
+    CHECK(vm.session.stands_at({0, 0}).error().code == machine::error::wall_longer_than_travel);
+    REQUIRE(vm.session.set_profile(on_wall(flat, cup)));
     REQUIRE(vm.session.jog({0, -55 * cup.turn / 200}, Speed::mm_per_min(3000)));
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }, 60));
     CHECK(vm.session.stands_at({0, 0}));
-    CHECK(vm.session.frame(std::make_unique<test::GivenLines>(std::vector<std::string>{
-        "G21G90G17G94G54", "M5S0", "G0X10Y0", "G0X10Y200"})));
+    CHECK(vm.session.frame(std::make_unique<test::GivenLines>(
+        std::vector<std::string>{"G21G90G17G94G54", "M5S0", "G0X10Y0", "G0X10Y200"})));
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }, 60));
     CHECK(vm.controller.report().violations.empty());
 }

@@ -1,8 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "support/drawn_job.hpp"
+#include "support/line_machine.hpp"
 #include "support/virtual_machine.hpp"
 
 #include <chalkline/job/round_piece.hpp>
+#include <chalkline/machine/rest.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/program_checker.hpp>
 #include <chalkline/simulator/dose_map.hpp>
@@ -42,34 +44,76 @@ struct Burned {
     double took, said;
 };
 
-/// Burns the job on a machine whose rotary holds `real`, whatever the job believes.
-Burned burn(const job::Job& job, const Rotary& rotary, const job::RoundPiece& real) {
+/// A job, and the machine whose rotary it was planned for.
+struct Prepared {
+    MachineProfile flat, profile;
+    planning::Plan plan;
+};
+
+Prepared prepared(const job::Job& job, const Rotary& rotary, Dialect dialect = Dialect::realtime) {
     MachineProfile flat;
     flat.rotary = rotary;
+    flat.dialect = dialect;
     // A rotary plugged in where Y was needs that axis' own limits out of its way.
     flat.home = HomeCorner::none;
     const MachineProfile profile = job::machine_for(job, flat);
-    const auto plan = planning::plan(job, profile);
+    auto plan = planning::plan(job, profile);
     REQUIRE(plan);
     Encoder lines(plan->program, profile);
-    const auto faults = planning::check_program(lines, planning::limits_of(job, profile, plan->program));
-    for (const auto& fault : faults)
+    for (const auto& fault : planning::check_program(lines, planning::limits_of(job, profile, plan->program)))
         FAIL_CHECK(fault.code + " " + fault.text);
-    Burned burned{simulator::DoseMap(real.length, real.turn(), per_mm, profile.spot), {}, 0, plan->total.seconds()};
-    test::VirtualMachine vm(flat);
+    return {flat, profile, std::move(*plan)};
+}
+
+/// Where what burns is laid down: the wall of the piece that really turns.
+simulator::DoseMap wall_to_burn(const job::RoundPiece& real, const MachineProfile& machine) {
+    return simulator::DoseMap(real.length, real.turn(), per_mm, machine.spot);
+}
+
+/// Burns the job on a machine whose rotary holds `real`, whatever the job believes.
+Burned burn(const job::Job& job, const Rotary& rotary, const job::RoundPiece& real) {
+    const Prepared made = prepared(job, rotary);
+    Burned burned{wall_to_burn(real, made.profile), {}, 0, made.plan.total.seconds()};
+    test::VirtualMachine vm(made.flat);
     vm.make_ready();
     vm.controller.set_round_piece(job::wall_of(real));
     vm.controller.set_dose_map(&burned.dose);
-    REQUIRE(vm.session.set_profile(profile));
+    REQUIRE(vm.session.set_profile(made.profile));
     vm.run(0.3);
     REQUIRE(vm.session.stands_at({0, 0}));
-    REQUIRE(vm.session.burn(std::make_unique<Encoder>(plan->program, profile)));
+    REQUIRE(vm.session.burn(std::make_unique<Encoder>(made.plan.program, made.profile)));
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().begun.operation >= 0; }));
     const double before = vm.controller.now();
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }));
     burned.took = vm.controller.now() - before;
     burned.report = vm.controller.report();
     return burned;
+}
+
+/// The same behind a board that reads one line after the other.
+Burned burn_line_by_line(const job::Job& job, const Rotary& rotary) {
+    const Prepared made = prepared(job, rotary, Dialect::line_by_line);
+    const job::RoundPiece& piece = *job.round_piece();
+    Burned burned{wall_to_burn(piece, made.profile), {}, 0, made.plan.total.seconds()};
+    test::LineMachine lm(made.flat);
+    REQUIRE(lm.run_until([&] { return lm.last<event::Ready>() != nullptr; }, 10));
+    lm.controller.set_round_piece(job::wall_of(piece));
+    lm.controller.set_dose_map(&burned.dose);
+    REQUIRE(lm.session->set_profile(made.profile));
+    REQUIRE(lm.session->stands_at({0, 0}));
+    REQUIRE(lm.run_until([&] { return lm.free(); }, 10));
+    REQUIRE(lm.session->burn(std::make_unique<Encoder>(made.plan.program, made.profile)));
+    const double before = lm.now;
+    REQUIRE(lm.run_until([&] { return lm.free(); }, 3600));
+    burned.took = lm.now - before;
+    burned.report = lm.controller.report();
+    return burned;
+}
+
+/// Nowhere along the ring at 20 mm is a gap.
+void require_whole_ring(const simulator::DoseMap& dose) {
+    for (double y = 0.025; y < cup.turn(); y += 0.05)
+        REQUIRE(dose.at(static_cast<int>(20 * per_mm), static_cast<int>(y * per_mm)) > 0);
 }
 
 /// X where the dose of a row lies, between two columns of millimetres.
@@ -106,9 +150,7 @@ TEST_CASE("a band all round meets itself at the seam, whatever turns the cup") {
     CHECK(before == Approx(after).margin(0.1));
     // A quarter of a turn on it is at its highest: millimetres are those of the surface.
     CHECK(middle_of(burned.dose, turn / 4, 34, 50) == Approx(44).margin(0.1));
-    // Nowhere along the ring is a gap, least of all at the seam.
-    for (double y = 0.025; y < turn; y += 0.05)
-        REQUIRE(burned.dose.at(static_cast<int>(20 * per_mm), static_cast<int>(y * per_mm)) > 0);
+    require_whole_ring(burned.dose);
     CHECK(burned.said == Approx(burned.took).epsilon(0.03));
 }
 
@@ -152,6 +194,88 @@ TEST_CASE("a drawing on a tapered cup comes out with its own lengths") {
         // The drawing's sides run straight on the sheet: their distance round the cup is a little more than across.
         CHECK(round == Approx(50).margin(0.6));
     }
+}
+
+TEST_CASE("a board that reads line after line turns the cup as well") {
+    const auto [rotary, name] = GENERATE(table<Rotary, const char*>(
+        {{Rotary{RotaryAxis::instead_of_y, RotaryDrive::rollers, 50, 18}, "rollers where Y was"},
+         {Rotary{RotaryAxis::fourth, RotaryDrive::chuck, 360, 20, 14400, 1200}, "chuck on an axis of its own"}}));
+    INFO(name);
+    const Burned burned = burn_line_by_line(banded(cup), rotary);
+    CHECK(burned.report.violations.empty());
+    CHECK(burned.report.errors.empty());
+    require_whole_ring(burned.dose);
+    CHECK(middle_of(burned.dose, cup.turn() - 0.06, 34, 46) ==
+          Approx(middle_of(burned.dose, 0.06, 34, 46)).margin(0.1));
+    CHECK(middle_of(burned.dose, cup.turn() / 4, 34, 50) == Approx(44).margin(0.1));
+    CHECK(burned.said == Approx(burned.took).epsilon(0.05));
+}
+
+TEST_CASE("a burn that was stopped on a cup goes on where it was, without a gap") {
+    const auto [rotary, name] = GENERATE(table<Rotary, const char*>(
+        {{Rotary{RotaryAxis::instead_of_y, RotaryDrive::rollers, 50, 18}, "rollers where Y was"},
+         {Rotary{RotaryAxis::fourth, RotaryDrive::chuck, 360, 20, 14400, 1200}, "chuck on an axis of its own"}}));
+    INFO(name);
+    const Prepared made = prepared(banded(cup), rotary);
+    simulator::DoseMap dose = wall_to_burn(cup, made.profile);
+    test::VirtualMachine vm(made.flat);
+    vm.make_ready();
+    vm.controller.set_round_piece(job::wall_of(cup));
+    vm.controller.set_dose_map(&dose);
+    REQUIRE(vm.session.set_profile(made.profile));
+    vm.run(0.3);
+    REQUIRE(vm.session.stands_at({0, 0}));
+    REQUIRE(vm.session.burn(std::make_unique<Encoder>(made.plan.program, made.profile)));
+    const auto free = [&] { return vm.session.snapshot().activity == Activity::none; };
+    // In the middle of the wave, far round from where the maker said the seam is.
+    REQUIRE(vm.run_until([&] { return vm.session.snapshot().done.part > 80; }));
+    vm.session.stop();
+    REQUIRE(vm.run_until(free, 60));
+    REQUIRE(vm.session.snapshot().position_sure);
+    const ProgramPlace done = vm.session.snapshot().done;
+    const Rest rest = rest_of(made.plan.program, backed_up(made.plan.program, done, 1));
+    REQUIRE(vm.session.burn(std::make_unique<Encoder>(rest.program, made.profile)));
+    REQUIRE(vm.run_until(free));
+    CHECK(vm.controller.report().violations.empty());
+    require_whole_ring(dose);
+    for (double y = 0.3; y < cup.turn() - 0.3; y += 0.5) {
+        INFO("round " << y);
+        CHECK(middle_of(dose, y, 34, 46) == Approx(40 + 4 * std::sin(2 * pi * y / cup.turn())).margin(0.12));
+    }
+}
+
+TEST_CASE("a picture on a tapered cup is burned where it lies, its halves as dark as they are") {
+    const job::RoundPiece tapered{.diameter = 88, .end_diameter = 70, .length = 110};
+    // Dark in the half that lies nearer to the seam, a quarter as dark in the other.
+    auto image = std::make_shared<raster::RgbImage>(80, 80, Rgb{0, 0, 0});
+    std::fill_n(image->pixels.begin(), 80 * 40, Rgb{225, 225, 225});
+    art::Artwork art;
+    art.format = "picture";
+    art.page = {40, 40};
+    art.pictures.push_back({image, geometry::Transform::scale(40, 40), {}, art::picture_ink(*image)});
+    job::Job job = job::add_art({}, std::make_shared<const art::Artwork>(art), {});
+    job.motifs.front().place = geometry::Transform::move(30, 60);
+    job.stock = job::in_rotary({}, tapered).value();
+    const Burned burned = burn(job, {RotaryAxis::fourth, RotaryDrive::chuck, 360, 20, 14400, 1200}, tapered);
+    CHECK(burned.report.violations.empty());
+    const auto mean = [&](double x, double along_sheet) {
+        // Round the piece: the same angle at every diameter.
+        const double y = 80 + (along_sheet - 80) * tapered.turn() / (pi * tapered.diameter_at(x));
+        double sum = 0;
+        int cells = 0;
+        for (int row = static_cast<int>((y - 2) * per_mm); row < static_cast<int>((y + 2) * per_mm); ++row)
+            for (int column = static_cast<int>((x - 2) * per_mm); column < static_cast<int>((x + 2) * per_mm);
+                 ++column, ++cells)
+                sum += burned.dose.at(column, row);
+        return sum / cells;
+    };
+    const double dark = mean(50, 70), light = mean(50, 90);
+    CHECK(dark > 0);
+    CHECK(light / dark == Approx(0.25).margin(0.08));
+    CHECK(mean(40, 70) == Approx(dark).epsilon(0.12));
+    CHECK(mean(60, 70) == Approx(dark).epsilon(0.12));
+    CHECK(mean(15, 80) == 0);
+    CHECK(mean(90, 80) == 0);
 }
 
 TEST_CASE("piece and machine must agree whether it turns") {

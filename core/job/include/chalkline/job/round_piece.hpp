@@ -34,4 +34,8 @@ RoundPiece corrected_by_measure(RoundPiece piece, double measured);
 /// Makes the chosen motifs together as wide as one turn, from the seam on; their proportions stay.
 Job once_round(Job job, const Ids& motifs);
 
+/// The job with other measures of its round piece. A motif or group that went once round, from the seam to the seam,
+/// still does. Errors: those of in_rotary. REQUIRES: a round piece.
+Result<Job> remeasured(Job job, const RoundPiece& piece);
+
 }  // namespace chalkline::job

@@ -26,6 +26,7 @@ inline constexpr std::string_view busy = "machine.busy";
 inline constexpr std::string_view no_homing = "machine.no-homing";
 inline constexpr std::string_view home_would_turn = "machine.home-would-turn";
 inline constexpr std::string_view wall_beyond_limits = "machine.wall-beyond-limits";
+inline constexpr std::string_view wall_longer_than_travel = "machine.wall-longer-than-travel";
 inline constexpr std::string_view laser_mode_off = "machine.laser-mode-off";
 inline constexpr std::string_view full_power_differs = "machine.full-power-differs";
 inline constexpr std::string_view beyond_limits = "machine.beyond-limits";

@@ -90,6 +90,8 @@ class Controller : public Device {
     double now() const { return now_; }
     /// Where the head really is on the bed, mm.
     geometry::Point head() const { return motion_.at(); }
+    /// Of the axis that goes round or across: A while an axis of its own turns the piece, else Y.
+    char second_axis() const { return turns_fourth() ? 'A' : 'Y'; }
     /// Share of full power the beam burns with now.
     double beam() const { return beam_now_; }
     bool at_rest() const override;
