@@ -2,6 +2,7 @@
 #include "desktop/crash_report.hpp"
 #include "language/language.hpp"
 #include "mainwindow/main_window.hpp"
+#include "widgets/spoken.hpp"
 
 #include <chalkline/base/file.hpp>
 
@@ -76,6 +77,7 @@ int main(int argc, char** argv) {
     const QString crash_report = app::take_crash_report(crashes);
     app::write_crash_reports(crashes, CHALKLINE_VERSION);
     app::speak();
+    app::answer_screen_readers();
 
     app::WindowOptions options;
     options.simulator_speed = parser.value(start.speed);

@@ -49,6 +49,7 @@ void stroke(QPainter& painter, const ArtLayers::Layer& layer, const QPen& pen) {
 }
 
 QColor tone_of(const steps::StepSettings& settings, const machine::MachineProfile& machine, const theme::Roles& roles) {
+    if (settings.kind == steps::StepKind::picture && settings.picture.burns_light) return roles.burn.front();
     const double all_passes = steps::dose(settings, machine.beam) * settings.passes;
     return roles.burn_tone(steps::burn_tone(all_passes));
 }
@@ -203,7 +204,7 @@ void ArtPainter::draw_proof(QPainter& painter, const Camera& camera,
     QColor tone = roles_.burn.back();
     for (const job::Step& step : job_.steps)
         if (step.id == proof->step)
-            tone = step.settings.picture.burns_light ? roles_.burn.front() : tone_of(step.settings, machine_, roles_);
+            tone = tone_of(step.settings, machine_, roles_);
     // As many dots to a pixel as the view puts there, in steps of two.
     int factor = 1;
     while (factor < 64 && proof->frame.pitch * camera.scale * factor < 0.75)

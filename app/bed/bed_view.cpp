@@ -55,7 +55,10 @@ BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine,
     connect(&machine_, &MachineLink::changed, this, qOverload<>(&QWidget::update));
     connect(&head_hand_, &HeadHand::moved, this, qOverload<>(&QWidget::update));
     connect(&photo_, &BedPhoto::changed, this, qOverload<>(&QWidget::update));
-    connect(&placing_, &PlacingDesk::selection_changed, this, qOverload<>(&QWidget::update));
+    connect(&placing_, &PlacingDesk::selection_changed, this, [this] {
+        say_again(*this);
+        update();
+    });
     connect(&desk_, &BurnDesk::changed, this, [this] {
         placing_.set_held(desk_.burning());
         update();
@@ -80,6 +83,17 @@ BedView::BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine,
 }
 
 // ---------------------------------------------------------------- what is shown
+
+QString BedView::spoken_value() const {
+    const job::Ids& chosen = placing_.chosen();
+    if (chosen.empty()) return tr("%n motifs, none chosen", nullptr, static_cast<int>(document_.job().motifs.size()));
+    const geometry::Box box = job::bounds(document_.job(), chosen);
+    const auto mm = [](double value) { return QString::fromStdString(format_number(value, 1)); };
+    const QString what = chosen.size() == 1 ? QString::fromStdString(document_.job().motif(chosen.front())->art->name)
+                                            : tr("%n motifs", nullptr, static_cast<int>(chosen.size()));
+    return tr("%1 chosen, %2 × %3 mm, at %4, %5")
+        .arg(what, mm(box.width()), mm(box.height()), mm(box.left), mm(box.bottom));
+}
 
 void BedView::follow(JobChange change) {
     if (touches(change, JobChange::art)) {
@@ -389,7 +403,7 @@ void BedView::draw_piece(QPainter& painter) const {
     if (!document_.job().stock) return;
     constexpr double faint = 0.25;
     painter.setOpacity(photo_.lies() ? faint : 1);
-    draw_stock(painter, *document_.job().stock, camera_, roles_);
+    draw_stock(painter, *document_.job().stock, material_of(document_.job(), roles_), camera_, roles_);
     painter.setOpacity(1);
 }
 

@@ -15,6 +15,7 @@
 #include "session/burn_desk.hpp"
 #include "session/machine_link.hpp"
 #include "theme/theme.hpp"
+#include "widgets/spoken.hpp"
 
 #include <QPointer>
 #include <QWidget>
@@ -25,7 +26,7 @@ namespace chalkline::app {
 
 /// The bed, true to scale: the stock, the art as it will look burned, the head, and what lies out of bounds. What the
 /// pointer does to the art is PlacingHand's; here are the view, the keys and the drawing.
-class BedView : public QWidget {
+class BedView : public QWidget, public Spoken {
     Q_OBJECT
  public:
     BedView(JobDocument& document, PlanKeeper& plans, MachineLink& machine, BurnDesk& desk, PlacingDesk& placing,
@@ -65,6 +66,8 @@ class BedView : public QWidget {
     const Camera& camera() const { return camera_; }
     /// What is shown is drawn for this view; large art lags behind for a moment.
     bool art_is_sharp() const { return !large_ || picture_.sharp(camera_); }
+    QAccessible::Role spoken_role() const override { return QAccessible::Canvas; }
+    QString spoken_value() const override;
     QSize minimumSizeHint() const override { return {420, 300}; }
 
  protected:

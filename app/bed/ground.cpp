@@ -90,12 +90,23 @@ static void draw_wall(QPainter& painter, const job::RoundPiece& piece, const Cam
                      worded("seam again, after one turn of %1 mm").arg(millimetres(piece.turn())));
 }
 
-void draw_stock(QPainter& painter, const job::Stock& stock, const Camera& camera, const theme::Roles& roles) {
+QColor material_of(const job::Job& job, const theme::Roles& roles) {
+    int light = 0;
+    for (const job::Step& step : job.steps) {
+        if (!step.on || !job.has_work(step)) continue;
+        if (step.settings.kind != steps::StepKind::picture || !step.settings.picture.burns_light) return roles.stock;
+        ++light;
+    }
+    return light > 0 ? roles.dark_stock : roles.stock;
+}
+
+void draw_stock(QPainter& painter, const job::Stock& stock, const QColor& material, const Camera& camera,
+                const theme::Roles& roles) {
     const QPolygonF outline = polygon_of(stock.outline(), camera);
     QPainterPath piece;
     piece.addPolygon(outline);
     piece.closeSubpath();
-    painter.fillPath(piece, roles.stock);
+    painter.fillPath(piece, material);
     // A quiet grain along the piece, so that it reads as material.
     painter.save();
     painter.setClipPath(piece, Qt::IntersectClip);

@@ -46,7 +46,14 @@ QPointF PhotoHandles::place_of(std::size_t handle) const {
 
 void PhotoHandles::put(std::size_t handle, geometry::Point share) {
     seen_[handle] = {std::clamp(share.x, 0.0, 1.0), std::clamp(share.y, 0.0, 1.0)};
+    say_again(*this);
     update();
+}
+
+QString PhotoHandles::spoken_value() const {
+    const auto percent = [](double share) { return QString::number(share * 100, 'f', 1); };
+    return tr("Handle %1 at %2 % from the left, %3 % from the top")
+        .arg(QString::number(chosen_ + 1), percent(seen_[chosen_].x), percent(seen_[chosen_].y));
 }
 
 void PhotoHandles::paintEvent(QPaintEvent*) {
@@ -107,6 +114,7 @@ void PhotoHandles::mouseReleaseEvent(QMouseEvent*) {
 void PhotoHandles::keyPressEvent(QKeyEvent* event) {
     if (event->key() >= Qt::Key_1 && event->key() <= Qt::Key_4) {
         chosen_ = static_cast<std::size_t>(event->key() - Qt::Key_1);
+        say_again(*this);
         return update();
     }
     const double step = event->modifiers() & Qt::ShiftModifier ? 0.01 : 0.001;

@@ -3,11 +3,12 @@
 #include "bed/bed_photo.hpp"
 #include "theme/theme.hpp"
 #include "widgets/sheet.hpp"
+#include "widgets/spoken.hpp"
 
 namespace chalkline::app {
 
 /// The photograph with four numbered handles. They are dragged, or chosen with 1 to 4 and moved with the arrows.
-class PhotoHandles : public QWidget {
+class PhotoHandles : public QWidget, public Spoken {
     Q_OBJECT
  public:
     PhotoHandles(const theme::Roles& roles, QWidget* parent);
@@ -16,6 +17,8 @@ class PhotoHandles : public QWidget {
     const std::array<geometry::Point, 4>& seen() const { return seen_; }
     /// Where a handle lies on the widget.
     QPointF place_of(std::size_t handle) const;
+    QAccessible::Role spoken_role() const override { return QAccessible::Graphic; }
+    QString spoken_value() const override;
 
  protected:
     void paintEvent(QPaintEvent*) override;

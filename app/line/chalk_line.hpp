@@ -2,6 +2,7 @@
 #pragma once
 #include "line/line_state.hpp"
 #include "theme/theme.hpp"
+#include "widgets/spoken.hpp"
 
 #include <QAbstractButton>
 #include <QWidget>
@@ -29,13 +30,15 @@ class LineMark : public QAbstractButton {
 };
 
 /// The chalk line across the top of the Job view with its six marks. Clicking one chooses its tray.
-class ChalkLine : public QWidget {
+class ChalkLine : public QWidget, public Spoken {
     Q_OBJECT
  public:
     explicit ChalkLine(const theme::Roles& roles, QWidget* parent = nullptr);
     void show_facts(const LineFacts& facts);
     void choose(Mark mark);
     Mark chosen() const;
+    QAccessible::Role spoken_role() const override { return QAccessible::PageTabList; }
+    QString spoken_value() const override { return name(chosen()); }
     LineMark* mark(Mark mark) const { return marks_[static_cast<std::size_t>(mark)]; }
 
  Q_SIGNALS:

@@ -23,8 +23,8 @@ BurnPalette::BurnPalette(const steps::StepSettings& settings, const machine::Mac
                          const theme::Roles& roles) {
     const steps::PictureSettings& picture = settings.picture;
     // A material that burns light is dark where it is bare.
-    const QColor bare = picture.burns_light ? roles.quiet : roles.stock;
-    const QColor burned = picture.burns_light ? roles.burn.front() : tone_of(settings, machine, roles);
+    const QColor bare = picture.burns_light ? roles.dark_stock : roles.stock;
+    const QColor burned = tone_of(settings, machine, roles);
     const double gain = raster::dot_gain(machine.spot, settings.line_pitch.mm());
     for (std::size_t i = 0; i < colours_.size(); ++i) {
         const double share = static_cast<double>(i) / 255;

@@ -130,8 +130,14 @@ void ContactSheet::mousePressEvent(QMouseEvent* event) {
 
 void ContactSheet::point_at(int index) {
     pointed_ = std::clamp(index, 0, static_cast<int>(raster::dither_methods().size()) - 1);
-    setAccessibleDescription(wording::name(static_cast<raster::DitherMethod>(pointed_)));
+    say_again(*this);
     update();
+}
+
+QString ContactSheet::spoken_value() const {
+    const auto pointed = static_cast<raster::DitherMethod>(pointed_);
+    const bool taken = desk_.step() && desk_.step()->settings.picture.dots.method == pointed;
+    return taken ? tr("%1, taken").arg(wording::name(pointed)) : wording::name(pointed);
 }
 
 void ContactSheet::keyPressEvent(QKeyEvent* event) {

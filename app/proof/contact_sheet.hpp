@@ -2,6 +2,7 @@
 #pragma once
 #include "proof/proof_desk.hpp"
 #include "theme/theme.hpp"
+#include "widgets/spoken.hpp"
 
 #include <QWidget>
 
@@ -9,11 +10,13 @@ namespace chalkline::app {
 
 /// The region under the loupe burned with each dither method, side by side. A click takes the method; with the keys the
 /// arrows go from one to the next and Return takes it.
-class ContactSheet : public QWidget {
+class ContactSheet : public QWidget, public Spoken {
     Q_OBJECT
  public:
     ContactSheet(ProofDesk& desk, const machine::MachineProfile& machine, const theme::Roles& roles, QWidget* parent);
     QRect cell_of(raster::DitherMethod method) const;
+    QAccessible::Role spoken_role() const override { return QAccessible::List; }
+    QString spoken_value() const override;
     QSize sizeHint() const override;
     QSize minimumSizeHint() const override { return sizeHint(); }
 

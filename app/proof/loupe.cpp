@@ -41,6 +41,14 @@ void Loupe::draw_fringe(QPainter& painter, const planning::Proof& proof, QPointF
     painter.setRenderHint(QPainter::Antialiasing, false);
 }
 
+QString Loupe::spoken_value() const {
+    const ProofSight& sight = desk_.now();
+    if (!sight.proof) return desk_.step() ? tr("Setting the dots…") : tr("No step burns this picture yet");
+    return tr("%1× — a square is a dot of %2 mm")
+        .arg(magnification())
+        .arg(QString::fromStdString(format_number(sight.frame.across, 3)));
+}
+
 void Loupe::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     const ProofSight& sight = desk_.now();
@@ -66,11 +74,7 @@ void Loupe::paintEvent(QPaintEvent*) {
             }
         }
     }
-    const QString said = sight.proof ? tr("%1× — a square is a dot of %2 mm")
-                                           .arg(size)
-                                           .arg(QString::fromStdString(format_number(sight.frame.across, 3)))
-                         : desk_.step() ? tr("Setting the dots…")
-                                        : tr("No step burns this picture yet");
+    const QString said = spoken_value();
     painter.setFont(theme::font(theme::small));
     const QRect box = painter.fontMetrics().boundingRect(said).adjusted(-8, -5, 8, 5);
     const QRect label(8, 8, box.width(), box.height());

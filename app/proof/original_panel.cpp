@@ -38,7 +38,19 @@ OriginalPanel::OriginalPanel(ProofDesk& desk, const theme::Roles& roles, QWidget
     : QWidget(parent), desk_(desk), roles_(roles) {
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Original with its crop"));
-    connect(&desk_, &ProofDesk::seen, this, qOverload<>(&QWidget::update));
+    connect(&desk_, &ProofDesk::seen, this, [this] {
+        say_again(*this);
+        update();
+    });
+}
+
+QString OriginalPanel::spoken_value() const {
+    if (!desk_.motif()) return tr("no picture yet");
+    const auto percent = [](double share) { return QString::number(std::lround(share * 100)); };
+    const raster::Part& part = frame();
+    const QString said = tool_ == Tool::subject_box ? tr("Subject from %1 to %2 % across, %3 to %4 % down from the top")
+                                                    : tr("Kept from %1 to %2 % across, %3 to %4 % down from the top");
+    return said.arg(percent(part.left), percent(part.right), percent(part.top), percent(part.bottom));
 }
 
 void OriginalPanel::set_tool(Tool tool) {

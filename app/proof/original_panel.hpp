@@ -2,6 +2,7 @@
 #pragma once
 #include "proof/proof_desk.hpp"
 #include "theme/theme.hpp"
+#include "widgets/spoken.hpp"
 
 #include <QWidget>
 
@@ -10,7 +11,7 @@ namespace chalkline::app {
 /// The original with its crop, as it lies on the bed. What the mouse does follows the tool: the crop is drawn by its
 /// edges and corners, moved inside or drawn anew outside; the box of the subject likewise; strokes are painted. With
 /// the keys the arrows move the frame, with Shift its right and lower edge.
-class OriginalPanel : public QWidget {
+class OriginalPanel : public QWidget, public Spoken {
     Q_OBJECT
  public:
     enum class Tool { crop, subject_box, keep, drop };
@@ -21,6 +22,8 @@ class OriginalPanel : public QWidget {
     /// A place of the picture on the widget, and back.
     QPointF place_of(raster::Place place) const;
     raster::Place share_at(QPointF place) const;
+    QAccessible::Role spoken_role() const override { return QAccessible::Graphic; }
+    QString spoken_value() const override;
     QSize sizeHint() const override { return {428, 330}; }
     QSize minimumSizeHint() const override { return {200, 160}; }
 

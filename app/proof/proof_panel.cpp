@@ -53,7 +53,10 @@ ProofPanel::ProofPanel(ProofDesk& desk, const machine::MachineProfile& machine, 
         render_dots();
         update();
     });
-    connect(&desk_, &ProofDesk::loupe_moved, this, qOverload<>(&QWidget::update));
+    connect(&desk_, &ProofDesk::loupe_moved, this, [this] {
+        say_again(*this);
+        update();
+    });
     connect(&desk_, &ProofDesk::subject_changed, this, [this] {
         zoom_ = 1;
         middle_ = {0.5, 0.5};
@@ -63,6 +66,16 @@ ProofPanel::ProofPanel(ProofDesk& desk, const machine::MachineProfile& machine, 
 
 const ProofSight& ProofPanel::sight() const {
     return before_ ? desk_.before() : shows_ == Shows::now ? desk_.now() : desk_.other();
+}
+
+/// Where the loupe lies, as everybody counts a picture: from its upper left corner.
+QString ProofPanel::spoken_value() const {
+    const ProofSight& shown = sight();
+    if (shown.empty()) return tr("no picture yet");
+    const auto share = [](double part, double whole) { return std::lround(100 * part / whole); };
+    return tr("Loupe at %1 % from the left, %2 % from the top")
+        .arg(share(desk_.loupe().x(), shown.frame.columns))
+        .arg(share(desk_.loupe().y(), shown.frame.rows));
 }
 
 void ProofPanel::show_before(bool before) {

@@ -2,6 +2,7 @@
 #pragma once
 #include "proof/proof_desk.hpp"
 #include "theme/theme.hpp"
+#include "widgets/spoken.hpp"
 
 #include <QWidget>
 
@@ -10,7 +11,7 @@ namespace chalkline::app {
 /// A picture as it will look on the material. Dots are averaged under each pixel of the screen, so that no pattern
 /// shows which the burn will not have; nearer, every dot is a square. The wheel zooms at the pointer, the middle button
 /// pans, a click or drag puts the loupe there; with the keys the arrows move the loupe, + and − zoom, 0 shows all.
-class ProofPanel : public QWidget {
+class ProofPanel : public QWidget, public Spoken {
     Q_OBJECT
  public:
     /// Which of the desk's sights it shows.
@@ -26,6 +27,8 @@ class ProofPanel : public QWidget {
     QPointF dot_at(QPointF place) const;
     /// Screen pixels for a dot.
     double zoom() const;
+    QAccessible::Role spoken_role() const override { return QAccessible::Graphic; }
+    QString spoken_value() const override;
     QSize sizeHint() const override { return {428, 330}; }
     QSize minimumSizeHint() const override { return {200, 160}; }
 

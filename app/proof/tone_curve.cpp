@@ -23,7 +23,29 @@ ToneCurve::ToneCurve(const theme::Roles& roles, QWidget* parent) : QWidget(paren
 void ToneCurve::show_tone(const raster::ToneSettings& tone) {
     tone_ = tone;
     chosen_ = std::min(chosen_, static_cast<int>(points().size()) - 1);
+    say_again(*this);
     update();
+}
+
+int ToneCurve::held() const {
+    return std::clamp(chosen_, 0, static_cast<int>(points().size()) - 1);
+}
+
+QString ToneCurve::spoken_value() const {
+    const auto all = points();
+    const raster::CurvePoint& at = all[static_cast<std::size_t>(held())];
+    const auto percent = [](double share) { return QString::number(std::lround(share * 100)); };
+    return tr("Point %1 of %2: light of %3 % becomes %4 %")
+        .arg(QString::number(held() + 1), QString::number(all.size()), percent(at.in), percent(at.out));
+}
+
+std::optional<Spoken::Figure> ToneCurve::spoken_figure() const {
+    return Figure{100 * points()[static_cast<std::size_t>(held())].out, 0, 100, 100 * curve_key_step};
+}
+
+void ToneCurve::take_figure(double percent) {
+    chosen_ = held();
+    move_point(points()[static_cast<std::size_t>(chosen_)].in, percent / 100, false);
 }
 
 void ToneCurve::show_histogram(const raster::Histogram& shares) {
@@ -60,6 +82,7 @@ int ToneCurve::point_near(QPointF place) const {
 void ToneCurve::put(std::vector<raster::CurvePoint> curve, bool going_on) {
     if (curve == std::vector<raster::CurvePoint>{{0, 0}, {1, 1}}) curve.clear();
     tone_.curve = curve;
+    say_again(*this);
     update();
     Q_EMIT changed(curve, going_on);
 }
@@ -149,18 +172,23 @@ void ToneCurve::mouseReleaseEvent(QMouseEvent*) {
     Q_EMIT released();
 }
 
+void ToneCurve::choose(int point) {
+    chosen_ = point;
+    chosen_ = held();
+    say_again(*this);
+    update();
+}
+
 void ToneCurve::keyPressEvent(QKeyEvent* event) {
     auto all = points();
     const int last = static_cast<int>(all.size()) - 1;
-    chosen_ = std::clamp(chosen_, 0, last);
+    chosen_ = held();
     const raster::CurvePoint at = all[static_cast<std::size_t>(chosen_)];
     switch (event->key()) {
         case Qt::Key_Left:
-            chosen_ = std::max(chosen_ - 1, 0);
-            return update();
+            return choose(chosen_ - 1);
         case Qt::Key_Right:
-            chosen_ = std::min(chosen_ + 1, last);
-            return update();
+            return choose(chosen_ + 1);
         case Qt::Key_Up:
             return move_point(at.in, at.out + curve_key_step, false);
         case Qt::Key_Down:

@@ -2,6 +2,7 @@
 #pragma once
 #include "session/machine_link.hpp"
 #include "theme/theme.hpp"
+#include "widgets/spoken.hpp"
 
 #include <QLabel>
 #include <QPushButton>
@@ -10,10 +11,13 @@
 namespace chalkline::app {
 
 /// Always there at the bottom: what the machine does, where the head is, and the buttons that must never be far.
-class MachineRail : public QWidget {
+class MachineRail : public QWidget, public Spoken {
     Q_OBJECT
  public:
     MachineRail(MachineLink& machine, const theme::Roles& roles, QWidget* parent = nullptr);
+
+    QAccessible::Role spoken_role() const override { return QAccessible::ToolBar; }
+    QString spoken_value() const override { return state_->text() + ", " + place_->text(); }
 
  Q_SIGNALS:
     void connection_wanted();

@@ -33,7 +33,7 @@ void RecipeShelf::show_recipes(std::vector<recipes::MaterialGroup> groups, const
     const bool there =
         std::any_of(rows_.begin(), rows_.end(), [this](const Row& row) { return row.recipe->id == chosen_; });
     if (!there) choose(0);
-    setAccessibleDescription(tr("%n recipes", nullptr, static_cast<int>(rows_.size())));
+    say_again(*this);
     updateGeometry();
     update();
 }
@@ -41,13 +41,17 @@ void RecipeShelf::show_recipes(std::vector<recipes::MaterialGroup> groups, const
 void RecipeShelf::choose(recipes::RecipeId id) {
     if (chosen_ == id) return;
     chosen_ = id;
-    for (const Row& row : rows_)
-        if (row.recipe->id == id)
-            setAccessibleDescription(QString::fromStdString(row.recipe->material) + ", " +
-                                     wording::name(row.recipe->settings.kind) + ", " +
-                                     settings_in_short(row.recipe->settings));
+    say_again(*this);
     update();
     Q_EMIT chose(id);
+}
+
+QString RecipeShelf::spoken_value() const {
+    for (const Row& row : rows_)
+        if (row.recipe->id == chosen_)
+            return QString::fromStdString(row.recipe->material) + ", " + wording::name(row.recipe->settings.kind) +
+                   ", " + settings_in_short(row.recipe->settings);
+    return tr("%n recipes", nullptr, static_cast<int>(rows_.size()));
 }
 
 QRect RecipeShelf::row_of(recipes::RecipeId id) const {

@@ -2,6 +2,7 @@
 #pragma once
 #include "recipes/recipe_desk.hpp"
 #include "theme/theme.hpp"
+#include "widgets/spoken.hpp"
 
 #include <QRect>
 #include <QWidget>
@@ -11,7 +12,7 @@ namespace chalkline::app {
 
 /// All recipes as cards, one a material and thickness, a row each recipe; in as many columns as fit. One row is chosen
 /// by click or arrow keys. Drawn by itself, so that a thousand recipes scroll as lightly as ten.
-class RecipeShelf : public QWidget {
+class RecipeShelf : public QWidget, public Spoken {
     Q_OBJECT
  public:
     RecipeShelf(const theme::Roles& roles, QWidget* parent);
@@ -21,6 +22,8 @@ class RecipeShelf : public QWidget {
     void choose(recipes::RecipeId id);
     /// Where the row of a recipe lies; empty when it is not shown.
     QRect row_of(recipes::RecipeId id) const;
+    QAccessible::Role spoken_role() const override { return QAccessible::List; }
+    QString spoken_value() const override;
     bool hasHeightForWidth() const override { return true; }
     int heightForWidth(int width) const override;
 

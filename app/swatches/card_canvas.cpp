@@ -33,10 +33,15 @@ CardCanvas::CardCanvas(SwatchDesk& desk, const theme::Roles& roles, QWidget* par
     connect(&desk_, &SwatchDesk::changed, this, qOverload<>(&QWidget::update));
     connect(&desk_, &SwatchDesk::looked, this, [this] {
         if (!desk_.reader().waiting()) clicks_.clear();
-        const Cell* cell = desk_.cell() ? desk_.layout().at(*desk_.cell()) : nullptr;
-        setAccessibleDescription(cell ? words(*cell) : QString());
+        say_again(*this);
         update();
     });
+}
+
+QString CardCanvas::spoken_value() const {
+    if (!desk_.record()) return tr("no card");
+    const Cell* cell = desk_.cell() ? desk_.layout().at(*desk_.cell()) : nullptr;
+    return cell ? words(*cell) : tr("%n swatches, none chosen", nullptr, static_cast<int>(desk_.layout().cells.size()));
 }
 
 void CardCanvas::set_mode(Mode mode) {

@@ -2,6 +2,7 @@
 #pragma once
 #include "swatches/swatch_desk.hpp"
 #include "theme/theme.hpp"
+#include "widgets/spoken.hpp"
 
 #include <QWidget>
 
@@ -11,7 +12,7 @@ namespace chalkline::app {
 /// chosen by a click or the arrow keys. While it is designed, Space or a second click leaves it out and takes it back
 /// in; while it is read, digits give it the verdict of that number. Where a photograph's marks could not be found, the
 /// photograph is shown and four clicks show them.
-class CardCanvas : public QWidget {
+class CardCanvas : public QWidget, public Spoken {
     Q_OBJECT
  public:
     enum class Mode { design, read };
@@ -22,6 +23,8 @@ class CardCanvas : public QWidget {
     void show_photograph(bool shown);
     /// Where a swatch lies on the widget.
     QRectF place_of(swatches::CellPlace place) const;
+    QAccessible::Role spoken_role() const override { return QAccessible::Canvas; }
+    QString spoken_value() const override;
     QSize minimumSizeHint() const override { return {360, 300}; }
 
  Q_SIGNALS:

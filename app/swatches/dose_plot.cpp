@@ -26,8 +26,12 @@ void DosePlot::look() {
     }
     least_ = desk_.points().empty() ? 1 : desk_.points().front().dose / 1.15;
     most_ = desk_.points().empty() ? 10 : std::max(desk_.points().back().dose * 1.15, least_ * 1.3);
-    setAccessibleDescription(tr("%n measured swatches", nullptr, static_cast<int>(desk_.points().size())));
+    say_again(*this);
     update();
+}
+
+QString DosePlot::spoken_value() const {
+    return tr("%n measured swatches", nullptr, static_cast<int>(desk_.points().size()));
 }
 
 QRectF DosePlot::field() const {

@@ -38,6 +38,7 @@ Roles light() {
             .idle = "#58b368",
             .bed = "#e8e4d8",
             .stock = "#e2c492",
+            .dark_stock = "#525c65",
             .stock_edge = "#a57a3c",
             .wire_paper = "#24313c",
             .wire_text = "#dfe5e9",
@@ -62,6 +63,7 @@ Roles evening() {
     roles.attention_text = "#f0b463";
     roles.bed = "#222a30";
     roles.stock = "#c8a874";
+    roles.dark_stock = "#48525b";
     roles.stock_edge = "#e0bd84";
     roles.wire_paper = "#12171b";
     return roles;

@@ -16,8 +16,8 @@ struct Roles {
     QColor attention, attention_text;
     QColor danger, danger_text, danger_outline;
     QColor running, idle;
-    QColor bed, stock, stock_edge, wire_paper, wire_text;
-    std::array<QColor, 7> burn;  ///< burn tones, light to dark
+    QColor bed, stock, dark_stock, stock_edge, wire_paper, wire_text;  ///< dark_stock: slate and what else burns light
+    std::array<QColor, 7> burn;                                        ///< burn tones, light to dark
 
     /// The burn tone at a share of the scale, 0 light … 1 dark.
     QColor burn_tone(double share) const;

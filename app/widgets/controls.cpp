@@ -71,7 +71,6 @@ void keep_from_wheel(QWidget* choice) {
 QPushButton* make_button(const QString& text, ButtonLook look, QWidget* parent) {
     auto* button = new QPushButton(text, parent);
     button->setProperty("look", property_of(look));
-    button->setAccessibleName(text);
     return button;
 }
 

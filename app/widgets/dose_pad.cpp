@@ -57,24 +57,22 @@ void DosePad::show_settings(const steps::StepSettings& settings, const steps::Be
         slowest_ = slowest;
         fastest_ = fastest;
     }
-    describe();
+    say_again(*this);
     update();
 }
 
 void DosePad::set_marks(std::vector<DoseMark> marks) {
     if (marks == marks_) return;
     marks_ = std::move(marks);
-    describe();
+    say_again(*this);
     update();
 }
 
-/// What a screen reader says of it.
-void DosePad::describe() {
-    setAccessibleDescription(
-        tr("%1 at %2, %3 millijoules a millimetre, %n marks", nullptr, static_cast<int>(marks_.size()))
-            .arg(QString::fromStdString(format_power(settings_.power)),
-                 QString::fromStdString(format_speed(settings_.speed, SpeedUnit::mm_per_min)),
-                 QString::fromStdString(format_number(steps::dose(settings_, beam_), 1))));
+QString DosePad::spoken_value() const {
+    return tr("%1 at %2, %3 millijoules a millimetre, %n marks", nullptr, static_cast<int>(marks_.size()))
+        .arg(QString::fromStdString(format_power(settings_.power)),
+             QString::fromStdString(format_speed(settings_.speed, SpeedUnit::mm_per_min)),
+             QString::fromStdString(format_number(steps::dose(settings_, beam_), 1)));
 }
 
 // ---------------------------------------------------------------- places

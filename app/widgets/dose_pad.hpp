@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "theme/theme.hpp"
+#include "widgets/spoken.hpp"
 
 #include <chalkline/steps/step_settings.hpp>
 
@@ -24,7 +25,7 @@ struct DoseMark {
 /// Power against speed, over bands of equal dose in burn tones. The point is dragged or moved by the arrow keys (Shift
 /// far, Alt fine); with Ctrl it stays on the line of equal dose. A click on a mark takes its values. What the machine
 /// cannot do is hatched; above its comfortable power the pad is dimmed.
-class DosePad : public QWidget {
+class DosePad : public QWidget, public Spoken {
     Q_OBJECT
  public:
     DosePad(const theme::Roles& roles, QWidget* parent);
@@ -35,6 +36,11 @@ class DosePad : public QWidget {
     QPointF place_of(Power power, Speed speed) const;
     QSize sizeHint() const override { return {300, 172}; }
     QSize minimumSizeHint() const override { return {220, 150}; }
+    QAccessible::Role spoken_role() const override { return QAccessible::Slider; }
+    QString spoken_value() const override;
+    /// The power; the speed has a field of its own beside the pad.
+    std::optional<Figure> spoken_figure() const override { return Figure{settings_.power.percent(), 0, 100, 1}; }
+    void take_figure(double percent) override { take({Power::percent(percent), settings_.speed}, false); }
 
  Q_SIGNALS:
     /// `going_on`: the drag has not ended yet; what it has changed so far is one change.
@@ -61,7 +67,6 @@ class DosePad : public QWidget {
     Choice choice_at(QPointF place, Qt::KeyboardModifiers keys) const;
     const DoseMark* mark_at(QPointF place) const;
     void take(const Choice& choice, bool going_on);
-    void describe();
     void draw_bands();
     void draw_axes(QPainter& painter) const;
     void draw_limits(QPainter& painter) const;

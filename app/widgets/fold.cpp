@@ -38,6 +38,11 @@ void Fold::set_note(const QString& note) {
 void Fold::show_title() {
     button_->setText((is_open() ? QString::fromUtf8("▾ ") : QString::fromUtf8("▸ ")) + title_ +
                      (note_.isEmpty() || is_open() ? QString() : " · " + note_));
+    // A screen reader reads no triangles.
+    button_->setAccessibleName(title_);
+    button_->setAccessibleDescription(is_open()         ? tr("open")
+                                      : note_.isEmpty() ? tr("shut")
+                                                        : tr("shut, %1").arg(note_));
 }
 
 }  // namespace chalkline::app

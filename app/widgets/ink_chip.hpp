@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "theme/theme.hpp"
+#include "widgets/spoken.hpp"
 
 #include <chalkline/base/ink.hpp>
 
@@ -12,7 +13,7 @@ namespace chalkline::app {
 
 /// One ink with its exact colour and how many shapes it has. It is dragged onto a step (or onto "left out"), or sent
 /// by keys: with the focus on it a digit names the step, 0 leaves it out. Hovering lights its shapes on the bed.
-class InkChip : public QWidget {
+class InkChip : public QWidget, public Spoken {
     Q_OBJECT
  public:
     InkChip(const Ink& ink, int shapes, const theme::Roles& roles, QWidget* parent);
@@ -22,6 +23,8 @@ class InkChip : public QWidget {
     /// A step that burns it is under the pointer.
     void light(bool on);
     QSize sizeHint() const override;
+    QAccessible::Role spoken_role() const override { return QAccessible::ListItem; }
+    QString spoken_value() const override { return faint_ ? tr("left out") : tr("burned"); }
 
  Q_SIGNALS:
     /// While dragged: the global place of the pointer; `dropped` ends it.

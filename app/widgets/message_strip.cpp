@@ -13,7 +13,7 @@ MessageStrip::MessageStrip(const theme::Roles& roles, QWidget* parent) : QWidget
     row->setContentsMargins(20, 8, 12, 8);
     text_ = make_label({}, Tone::plain, this);
     text_->setTextFormat(Qt::RichText);
-    text_->setAccessibleName(tr("Message"));
+    setAccessibleName(tr("Message"));
     row->addWidget(text_, 1);
     auto* away = make_button(tr("Put away"), ButtonLook::link, this);
     connect(away, &QPushButton::clicked, this, &QWidget::hide);
@@ -25,7 +25,10 @@ void MessageStrip::show_message(const wording::Message& message) {
     QString text = "<b>" + message.what.toHtmlEscaped();
     if (!message.where.isEmpty()) text += " (" + message.where.toHtmlEscaped() + ")";
     text_->setText(text + ".</b> " + message.help.toHtmlEscaped());
+    said_ = message.whole();
     show();
+    QAccessibleEvent event(this, QAccessible::Alert);
+    QAccessible::updateAccessibility(&event);
 }
 
 void MessageStrip::paintEvent(QPaintEvent*) {

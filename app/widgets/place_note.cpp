@@ -9,11 +9,11 @@ PlaceNote::PlaceNote(const QString& text, bool has_places, QWidget* parent)
     : QLabel(text, parent), has_places_(has_places) {
     setProperty("tone", has_places ? "place" : "attention");
     setWordWrap(true);
+    setAccessibleName(text);
     if (!has_places) return;
     setFocusPolicy(Qt::StrongFocus);
     setCursor(Qt::PointingHandCursor);
     setToolTip(tr("Show where"));
-    setAccessibleName(text);
     setAccessibleDescription(tr("Press Enter to show where"));
 }
 

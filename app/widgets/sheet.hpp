@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "widgets/controls.hpp"
+#include "widgets/spoken.hpp"
 
 #include <QFrame>
 #include <QPointer>
@@ -11,11 +12,14 @@ namespace chalkline::app {
 
 /// A question or a short form inside the window, over the bed: never a window of its own, never over the rail. Return
 /// presses its main button, Esc closes it. One at a time; it deletes itself.
-class Sheet : public QFrame {
+class Sheet : public QFrame, public Spoken {
     Q_OBJECT
  public:
     /// `over`: the widget it lies on, centred.
     Sheet(const QString& title, QWidget* over);
+
+    QAccessible::Role spoken_role() const override { return QAccessible::Dialog; }
+    QString spoken_value() const override { return {}; }
 
     QLabel* add_text(const QString& text, Tone tone = Tone::plain);
     void add_row(const QString& name, const QString& value);
@@ -26,12 +30,12 @@ class Sheet : public QFrame {
     QPushButton* add_staying_button(const QString& text, ButtonLook look, std::function<void()> action);
     /// Shows it and takes the focus.
     void open();
+    /// Goes away and gives the focus back.
+    void put_away();
 
  protected:
     /// As high as what is in it needs.
     void fit();
-    /// Goes away and gives the focus back.
-    void put_away();
     void keyPressEvent(QKeyEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 

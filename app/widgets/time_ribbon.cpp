@@ -7,6 +7,8 @@
 #include <QMouseEvent>
 #include <QPainter>
 #include <QPainterPath>
+#include <algorithm>
+#include <cmath>
 
 namespace chalkline::app {
 
@@ -17,15 +19,31 @@ TimeRibbon::TimeRibbon(const theme::Roles& roles, QWidget* parent) : QWidget(par
 
 void TimeRibbon::show_segments(std::vector<Segment> segments) {
     segments_ = std::move(segments);
-    QStringList parts;
-    for (const Segment& s : segments_)
-        parts << s.name + " " + wording::duration(Duration::seconds(s.seconds));
-    setAccessibleDescription(parts.join(", "));
+    say_again(*this);
     update();
 }
 
+QString TimeRibbon::spoken_value() const {
+    QStringList parts;
+    for (const Segment& s : segments_)
+        parts << s.name + " " + wording::duration(Duration::seconds(s.seconds));
+    if (share_ >= 0) parts << tr("%1 % done").arg(std::lround(share_ * 100));
+    return parts.isEmpty() ? tr("nothing to burn yet") : parts.join(", ");
+}
+
+std::optional<Spoken::Figure> TimeRibbon::spoken_figure() const {
+    if (share_ < 0 && !scrubs_) return {};
+    return Figure{std::max(share_, 0.0) * 100, 0, 100, 1};
+}
+
+void TimeRibbon::take_figure(double percent) {
+    if (scrubs_) Q_EMIT scrubbed(percent / 100);
+}
+
 void TimeRibbon::show_progress(double share) {
+    const bool says_the_same = std::lround(share * 100) == std::lround(share_ * 100);
     share_ = share;
+    if (!says_the_same) say_again(*this);
     update();
 }
 

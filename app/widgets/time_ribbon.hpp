@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "theme/theme.hpp"
+#include "widgets/spoken.hpp"
 
 #include <QWidget>
 #include <vector>
@@ -8,7 +9,7 @@
 namespace chalkline::app {
 
 /// The job as a strip: its width is time, a segment for each step in its burn tone, and how much is done.
-class TimeRibbon : public QWidget {
+class TimeRibbon : public QWidget, public Spoken {
     Q_OBJECT
  public:
     struct Segment {
@@ -23,6 +24,11 @@ class TimeRibbon : public QWidget {
     /// Pressed and dragged, and moved by the arrows (a hundredth, with Shift a tenth), Home and End, it says where.
     void let_scrub(bool on);
     QSize sizeHint() const override { return {200, 46}; }
+    QAccessible::Role spoken_role() const override { return scrubs_ ? QAccessible::Slider : QAccessible::ProgressBar; }
+    QString spoken_value() const override;
+    /// Per cent of the whole time; none while nothing runs.
+    std::optional<Figure> spoken_figure() const override;
+    void take_figure(double percent) override;
 
  Q_SIGNALS:
     void scrubbed(double share);

@@ -2,12 +2,15 @@
 // Commands by name and keys, the colours of the evening, and what a screen reader finds.
 #include "commands/commands.hpp"
 
+#include "bed/bed_view.hpp"
 #include "desktop/appearance.hpp"
 #include "proof/proof_view.hpp"
 #include "recipes/recipe_shelf.hpp"
 #include "support/window_driver.hpp"
 #include "swatches/swatches_view.hpp"
 #include "widgets/fold.hpp"
+#include "widgets/sheet.hpp"
+#include "widgets/time_ribbon.hpp"
 
 #include <chalkline/job/round_piece.hpp>
 
@@ -40,21 +43,69 @@ void search(WindowDriver& driver, const QString& words) {
     QTest::keyClicks(driver.field("Command to find"), words);
 }
 
-/// Everything that takes the focus and is seen, without a name for a screen reader.
-QStringList nameless(QWidget& root) {
+/// Roles of what always stands at something.
+bool has_value(QAccessible::Role role) {
+    switch (role) {
+        case QAccessible::Slider:
+        case QAccessible::SpinBox:
+        case QAccessible::ComboBox:
+        case QAccessible::ProgressBar:
+        case QAccessible::Canvas:
+        case QAccessible::Graphic:
+        case QAccessible::Chart:
+        case QAccessible::ListItem:
+        case QAccessible::AlertMessage:
+        case QAccessible::ToolBar:
+        case QAccessible::PageTabList:
+            return true;
+        default:
+            return false;
+    }
+}
+
+/// What a screen reader misses of a widget; empty: nothing.
+QString missing(QWidget& widget) {
+    QAccessibleInterface* seen = QAccessible::queryAccessibleInterface(&widget);
+    if (!seen) return "all";
+    QStringList parts;
+    if (seen->text(QAccessible::Name).trimmed().isEmpty()) parts << "name";
+    // A client is what Qt calls a widget of which it knows nothing.
+    if (seen->role() == QAccessible::NoRole || seen->role() == QAccessible::Client) parts << "role";
+    const auto* combo = qobject_cast<QComboBox*>(&widget);
+    const bool nothing_to_say = combo && combo->currentText().isEmpty();
+    QAccessibleValueInterface* figure = seen->valueInterface();
+    if (figure && !(figure->minimumValue().toDouble() <= figure->currentValue().toDouble() &&
+                    figure->currentValue().toDouble() <= figure->maximumValue().toDouble()))
+        parts << "a figure between its ends";
+    if (has_value(seen->role()) && !figure && !nothing_to_say && seen->text(QAccessible::Value).isEmpty())
+        parts << "value";
+    return parts.join(" and ");
+}
+
+/// Everything seen that takes the focus or is painted by hand, of which a screen reader cannot say what it is, what it
+/// is called and what it stands at.
+QStringList unsaid(QWidget& root) {
     QStringList found;
     for (auto* widget : root.findChildren<QWidget*>()) {
         const bool container = qobject_cast<QScrollArea*>(widget) || qobject_cast<QStackedWidget*>(widget);
-        if (container || !widget->isVisible() || widget->focusPolicy() == Qt::NoFocus || !widget->isEnabled()) continue;
+        const bool painted = dynamic_cast<Spoken*>(widget) != nullptr;
+        const bool reached = widget->focusPolicy() != Qt::NoFocus && widget->isEnabled();
+        if (container || !widget->isVisible() || !(painted || reached)) continue;
         if (widget->objectName().startsWith("qt_")) continue;
-        QAccessibleInterface* seen = QAccessible::queryAccessibleInterface(widget);
-        const QString name = seen ? seen->text(QAccessible::Name) : QString();
-        if (!seen || name.trimmed().isEmpty() || seen->role() == QAccessible::NoRole)
-            found << QString("%1 in %2")
-                         .arg(widget->metaObject()->className(),
+        if (const QString what = missing(*widget); !what.isEmpty())
+            found << QString("%1 of %2 in %3")
+                         .arg(what, widget->metaObject()->className(),
                               widget->parentWidget() ? widget->parentWidget()->metaObject()->className() : "");
     }
     return found;
+}
+
+/// A painted widget as a screen reader finds it.
+QAccessibleInterface& reader_of(QWidget* widget) {
+    REQUIRE(widget);
+    auto* seen = QAccessible::queryAccessibleInterface(widget);
+    REQUIRE(seen);
+    return *seen;
 }
 
 }  // namespace
@@ -97,7 +148,7 @@ TEST_CASE("recent jobs, recipes and cards are found too") {
     QTest::keyClick(driver.field("Command to find"), Qt::Key_Return);
     auto* shelf = driver.window().findChild<RecipeShelf*>();
     CHECK(shelf->isVisible());
-    CHECK(shelf->accessibleDescription().contains("Slate"));
+    CHECK(shelf->spoken_value().contains("Slate"));
     auto& desk = driver->swatches().desk();
     desk.add(swatches::ready_card(swatches::Ready::kerf, desk.ground()), "New");
     search(driver, "swatch card");
@@ -186,7 +237,7 @@ TEST_CASE("a screen reader finds a name for everything that takes the focus") {
             if (fold->isVisible()) fold->set_open(true);
         QTest::qWait(20);
         INFO("mark " << mark);
-        CHECK(nameless(driver.window()).join(", ").toStdString() == "");
+        CHECK(unsaid(driver.window()).join(", ").toStdString() == "");
     }
     // The piece in the rotary has fields of its own.
     job::Job round = driver->document().job();
@@ -194,12 +245,12 @@ TEST_CASE("a screen reader finds a name for everything that takes the focus") {
     driver->document().replace(job::add_test_ring(round), {});
     driver->choose(Mark::stock);
     QTest::qWait(20);
-    CHECK(nameless(driver.window()).join(", ").toStdString() == "");
+    CHECK(unsaid(driver.window()).join(", ").toStdString() == "");
     for (const View view : {View::proof, View::recipes, View::swatches}) {
         driver->choose_view(view);
         QTest::qWait(20);
         INFO("view " << static_cast<int>(view));
-        CHECK(nameless(driver.window()).join(", ").toStdString() == "");
+        CHECK(unsaid(driver.window()).join(", ").toStdString() == "");
     }
     auto& cards = driver->swatches();
     cards.desk().add(swatches::ready_card(swatches::Ready::engrave_dose, cards.desk().ground()), "New");
@@ -210,8 +261,63 @@ TEST_CASE("a screen reader finds a name for everything that takes the focus") {
         cards.desk().choose_cell(swatches::CellPlace{1, 1});
         QTest::qWait(20);
         INFO("page " << static_cast<int>(page));
-        CHECK(nameless(driver.window()).join(", ").toStdString() == "");
+        CHECK(unsaid(driver.window()).join(", ").toStdString() == "");
     }
+}
+
+TEST_CASE("Esc closes a sheet also when the focus went to the window behind it") {
+    WindowDriver driver;
+    driver->choose(Mark::steps);
+    REQUIRE(driver.click("Routines…"));
+    QPointer<Sheet> sheet = driver.window().findChild<Sheet*>();
+    REQUIRE(sheet);
+    auto* bed = driver.window().findChild<BedView*>();
+    QTest::mouseClick(bed, Qt::LeftButton, {}, {20, 20});
+    bed->setFocus();
+    QTest::keyClick(bed, Qt::Key_Escape);
+    CHECK((!sheet || !sheet->isVisible()));
+}
+
+TEST_CASE("a screen reader hears what painted controls stand at, and sets them") {
+    WindowDriver driver;
+    driver->files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
+    REQUIRE(wait_for([&] { return driver->document().title() == "plot-27" && driver.wait_planned(); }));
+    auto& bed = reader_of(driver.window().findChild<BedView*>());
+    CHECK(bed.role() == QAccessible::Canvas);
+    CHECK(bed.text(QAccessible::Value).contains("none chosen"));
+    driver->placing().choose({driver->document().job().motifs.front().id});
+    CHECK(bed.text(QAccessible::Value).contains("mm, at"));
+    CHECK(bed.text(QAccessible::Description).contains("Arrow keys"));
+
+    driver->choose(Mark::steps);
+    StepCard* card = driver->steps_tray().cards()[0];
+    auto& step = reader_of(card);
+    CHECK(step.role() == QAccessible::ListItem);
+    CHECK(step.text(QAccessible::Value).contains("mm/min"));
+    CHECK(step.state().collapsed);
+    QTest::mouseClick(card, Qt::LeftButton, {}, {100, 20});
+    CHECK(step.state().expanded);
+    auto& pad = reader_of(card->findChild<DosePad*>());
+    REQUIRE(pad.valueInterface());
+    const double before = card->step().settings.power.percent();
+    CHECK(pad.valueInterface()->currentValue().toDouble() == Approx(before));
+    pad.valueInterface()->setCurrentValue(before / 2);
+    const Power set = driver->document().job().steps[0].settings.power;
+    CHECK(set.percent() == Approx(before / 2));
+    CHECK(pad.valueInterface()->currentValue().toDouble() == Approx(before / 2));
+    driver->document().history().undo();
+    CHECK(driver->document().job().steps[0].settings.power.percent() == Approx(before));
+
+    driver->choose(Mark::rehearse);
+    REQUIRE(driver.wait_planned());
+    TimeRibbon* ribbon = nullptr;
+    for (auto* candidate : driver.window().findChildren<TimeRibbon*>())
+        if (candidate->isVisible()) ribbon = candidate;
+    auto& time = reader_of(ribbon);
+    CHECK(time.role() == QAccessible::Slider);
+    REQUIRE(time.valueInterface());
+    time.valueInterface()->setCurrentValue(50);
+    CHECK(wait_for([&] { return time.text(QAccessible::Value).contains("50 % done"); }));
 }
 
 #include "commands_test.moc"

@@ -118,7 +118,7 @@ TEST_CASE("the dose pad goes by keys, within the machine's limits") {
     for (int i = 0; i < 60; ++i)
         QTest::keyClick(pad, Qt::Key_Right, Qt::ShiftModifier);
     CHECK(shop.settings(1).speed == shop.driver->machine().profile().top_speed());
-    CHECK(pad->accessibleDescription().contains("12000 mm/min"));
+    CHECK(pad->spoken_value().contains("12000 mm/min"));
 }
 
 TEST_CASE("recipes of the piece stand on the pad as marks, and a click takes one") {
@@ -131,7 +131,7 @@ TEST_CASE("recipes of the piece stand on the pad as marks, and a click takes one
     REQUIRE(shop.desk().keep("Keep", tested));
     shop.open_card(1);
     auto* pad = shop.shown<DosePad>();
-    CHECK(pad->accessibleDescription().contains("2 marks"));
+    CHECK(pad->spoken_value().contains("2 marks"));
     QTest::mouseClick(pad, Qt::LeftButton, {}, pad->place_of(Power::percent(85), Speed::mm_per_min(1700)).toPoint());
     CHECK(shop.settings(1).power == Power::percent(85));
     CHECK(shop.settings(1).speed == Speed::mm_per_min(1700));

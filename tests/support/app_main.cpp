@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #define CATCH_CONFIG_RUNNER
 #include "theme/theme.hpp"
+#include "widgets/spoken.hpp"
 
 #include <catch2/catch.hpp>
 
@@ -17,6 +18,7 @@ int main(int argc, char** argv) {
     if (qEnvironmentVariableIsEmpty("XDG_RUNTIME_DIR")) qputenv("XDG_RUNTIME_DIR", home.path().toUtf8());
     QApplication application(argc, argv);
     QApplication::setFont(chalkline::app::theme::font(chalkline::app::theme::normal));
+    chalkline::app::answer_screen_readers();
     const int result = Catch::Session().run(argc, argv);
     QThreadPool::globalInstance()->waitForDone();
     return result;

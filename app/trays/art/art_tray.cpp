@@ -13,6 +13,7 @@
 
 #include <chalkline/job/edits.hpp>
 
+#include <QAbstractButton>
 #include <QDir>
 #include <QFileDialog>
 #include <QFileInfo>
@@ -36,6 +37,12 @@ QVBoxLayout* add_section(QVBoxLayout* all, int spacing, int above) {
     section->setContentsMargins(0, above, 0, 0);
     all->addLayout(section);
     return section;
+}
+
+/// What a control is called: buttons by their text, where nothing else is said.
+QString name_of(const QWidget& control) {
+    const auto* button = qobject_cast<const QAbstractButton*>(&control);
+    return control.accessibleName().isEmpty() && button ? button->text() : control.accessibleName();
 }
 
 QString mm(double value) {
@@ -209,7 +216,7 @@ void ArtTray::show_details() {
 void ArtTray::show_details_again() {
     // The control in use is made again: the keys go on with it.
     const QWidget* focused = window()->focusWidget();
-    const QString in_use = focused && isAncestorOf(focused) ? focused->accessibleName() : QString();
+    const QString in_use = focused && isAncestorOf(focused) ? name_of(*focused) : QString();
     empty(details_);
     design_ = nullptr;
     const job::Motif* motif = chosen();
@@ -236,7 +243,7 @@ void ArtTray::show_details_again() {
     if (in_use.isEmpty()) return;
     for (QWidget* panel : panels)
         for (auto* control : panel->findChildren<QWidget*>())
-            if (control->accessibleName() == in_use) return control->setFocus();
+            if (name_of(*control) == in_use) return control->setFocus();
     context_.bed.setFocus();
 }
 

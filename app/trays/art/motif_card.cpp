@@ -19,7 +19,12 @@ MotifCard::MotifCard(const job::Motif& motif, const TrayContext& context, QWidge
     setFixedHeight(54);
     setFocusPolicy(Qt::StrongFocus);
     setCursor(Qt::PointingHandCursor);
-    setAccessibleName(name_ + ", " + fact_);
+    setAccessibleName(name_);
+}
+
+void MotifCard::add_spoken_state(QAccessible::State& state) const {
+    state.selectable = true;
+    state.selected = context_.placing.is_chosen(id_);
 }
 
 void MotifCard::mousePressEvent(QMouseEvent* event) {

@@ -1,16 +1,20 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "trays/tray_context.hpp"
+#include "widgets/spoken.hpp"
 
 #include <QWidget>
 
 namespace chalkline::app {
 
 /// One motif: a small picture, its name, size and inks. Clicking chooses it on the bed.
-class MotifCard : public QWidget {
+class MotifCard : public QWidget, public Spoken {
     Q_OBJECT
  public:
     MotifCard(const job::Motif& motif, const TrayContext& context, QWidget* parent);
+    QAccessible::Role spoken_role() const override { return QAccessible::ListItem; }
+    QString spoken_value() const override { return fact_; }
+    void add_spoken_state(QAccessible::State& state) const override;
 
  protected:
     void mouseDoubleClickEvent(QMouseEvent*) override { context_.placing.choose_one(id_); }

@@ -11,7 +11,7 @@
 namespace chalkline::app {
 
 QuestionCard::QuestionCard(const QString& title, const QString& text, const theme::Roles& roles, QWidget* parent)
-    : QWidget(parent), roles_(roles) {
+    : QWidget(parent), text_(text), roles_(roles) {
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(16, 10, 12, 12);
     all->setSpacing(6);
@@ -20,7 +20,6 @@ QuestionCard::QuestionCard(const QString& title, const QString& text, const them
     answers_ = new FlowLayout(6);
     all->addLayout(answers_);
     setAccessibleName(title);
-    setAccessibleDescription(text);
 }
 
 void QuestionCard::add_answer(const QString& text, std::function<void()> action) {

@@ -2,6 +2,7 @@
 #include "trays/art/trace_panel.hpp"
 
 #include "trays/art/motif_card.hpp"
+#include "widgets/spoken.hpp"
 
 #include <QHBoxLayout>
 #include <QPainter>
@@ -10,12 +11,16 @@
 namespace chalkline::app {
 
 /// The picture on the left, what was traced from it on the right.
-class TracePanel::Proof : public QWidget {
+class TracePanel::Proof : public QWidget, public Spoken {
  public:
     Proof(std::shared_ptr<const art::Artwork> art, const theme::Roles& roles, QWidget* parent)
         : QWidget(parent), art_(std::move(art)), roles_(roles) {
         setFixedHeight(150);
         setAccessibleName(TracePanel::tr("The picture and what was traced from it"));
+    }
+    QAccessible::Role spoken_role() const override { return QAccessible::Graphic; }
+    QString spoken_value() const override {
+        return TracePanel::tr("%n outlines", nullptr, static_cast<int>(art_->shapes.size()));
     }
 
  protected:

@@ -170,7 +170,7 @@ void StepCard::show_step(const job::Step& step, int number) {
     number_ = number;
     if (fields_) show_fields();
     setAccessibleName(tr("Step %1, %2").arg(number).arg(wording::name(step.settings.kind)));
-    setAccessibleDescription(summary());
+    say_again(*this);
     update();
 }
 
@@ -253,6 +253,25 @@ QString StepCard::summary() const {
     return parts.join(" · ");
 }
 
+QString StepCard::time_said() const {
+    if (!step_.on) return tr("off");
+    return context_.document.job().has_work(step_) ? time_ : tr("burns nothing");
+}
+
+QString StepCard::spoken_value() const {
+    QStringList parts{summary(), time_said(), warning_->text()};
+    parts.removeAll(QString());
+    return parts.join(". ");
+}
+
+void StepCard::add_spoken_state(QAccessible::State& state) const {
+    state.selectable = true;
+    state.selected = chosen_ || opened_;
+    state.expandable = true;
+    state.expanded = opened_;
+    state.collapsed = !opened_;
+}
+
 void StepCard::paintEvent(QPaintEvent*) {
     const auto& roles = context_.roles;
     QPainter painter(this);
@@ -287,10 +306,7 @@ void StepCard::paintEvent(QPaintEvent*) {
     painter.drawText(QRect(x + 4, 8, width() - x - 20, 20), Qt::AlignVCenter, wording::name(step_.settings.kind));
     painter.setFont(theme::font(theme::normal));
     painter.setPen(roles.quiet);
-    painter.drawText(QRect(width() - 142, 8, 130, 20), Qt::AlignVCenter | Qt::AlignRight,
-                     !step_.on ? tr("off")
-                     : idle    ? tr("burns nothing")
-                               : time_);
+    painter.drawText(QRect(width() - 142, 8, 130, 20), Qt::AlignVCenter | Qt::AlignRight, time_said());
     painter.setFont(theme::font(theme::small));
     painter.drawText(QRect(38, 29, width() - 50, 18), Qt::AlignVCenter, summary());
 }

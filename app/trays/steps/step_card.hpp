@@ -4,6 +4,7 @@
 #include "widgets/controls.hpp"
 #include "widgets/dose_pad.hpp"
 #include "widgets/ink_chip.hpp"
+#include "widgets/spoken.hpp"
 
 #include <QCheckBox>
 #include <QGridLayout>
@@ -15,7 +16,7 @@ namespace chalkline::app {
 
 /// One step of the run sheet: number, kind, time and settings in words; opened, also its fields. Dragged by its head to
 /// another place; Alt and the up or down key move it too, Delete removes it.
-class StepCard : public QWidget {
+class StepCard : public QWidget, public Spoken {
     Q_OBJECT
  public:
     StepCard(const job::Step& step, int number, const TrayContext& context, QWidget* parent);
@@ -32,6 +33,9 @@ class StepCard : public QWidget {
     void show_chosen(bool chosen);
     /// An ink is dragged over it.
     void light(bool on);
+    QAccessible::Role spoken_role() const override { return QAccessible::ListItem; }
+    QString spoken_value() const override;
+    void add_spoken_state(QAccessible::State& state) const override;
 
  Q_SIGNALS:
     /// `more`: it is added to those chosen, or taken out.
@@ -67,6 +71,8 @@ class StepCard : public QWidget {
     /// What is known of the job's piece for this kind; nothing without a piece.
     std::optional<recipes::Wish> wish() const;
     QString summary() const;
+    /// Its time, or why it has none.
+    QString time_said() const;
 
     job::Step step_;
     int number_;
