@@ -6,6 +6,8 @@
     scripts/sentences.py de --check    changes nothing; fails when a sentence is missing, or has other places for figures
     scripts/sentences.py de --missing  lists what has no translation yet, one JSON string a line
 
+`en` holds the sentences that sound otherwise for one thing than for several, and nothing else.
+
 A sentence in English is translated once, wherever it stands: the file has a single context. Sentences are what stands in
 tr("…"), QT_TRANSLATE_NOOP, translate("context", "…") and in the short names some files give these.
 """
@@ -106,6 +108,8 @@ def main():
     language, mode = sys.argv[1], sys.argv[2] if len(sys.argv) > 2 else ""
     path = ROOT / "translations" / f"chalkline_{language}.ts"
     found, kept = sentences(), read(path)
+    if language == "en":
+        found = {text: where for text, where in found.items() if "%n" in text}
     if mode == "--missing":
         for text in sorted(found):
             if text not in kept:

@@ -112,6 +112,11 @@
       <translation>%1 %</translation>
     </message>
     <message>
+      <extracomment>app/widgets/time_ribbon.cpp</extracomment>
+      <source>%1 % done</source>
+      <translation>%1 % fertig</translation>
+    </message>
+    <message>
       <extracomment>app/proof/machine_facts.cpp</extracomment>
       <source>%1 % of the dots burn, the longest run is %2 mm</source>
       <translation>%1 % der Punkte brennen, der längste Lauf ist %2 mm</translation>
@@ -223,6 +228,11 @@
       <extracomment>app/trays/art/art_tray.cpp</extracomment>
       <source>%1 changed on the disk</source>
       <translation>%1 wurde auf der Platte geändert</translation>
+    </message>
+    <message>
+      <extracomment>app/bed/bed_view.cpp</extracomment>
+      <source>%1 chosen, %2 × %3 mm, at %4, %5</source>
+      <translation>%1 gewählt, %2 × %3 mm, bei %4, %5</translation>
     </message>
     <message>
       <extracomment>app/trays/art/art_tray.cpp</extracomment>
@@ -540,6 +550,11 @@
       <translation>%1, Schieber</translation>
     </message>
     <message>
+      <extracomment>app/proof/contact_sheet.cpp</extracomment>
+      <source>%1, taken</source>
+      <translation>%1, gewählt</translation>
+    </message>
+    <message>
       <extracomment>app/trays/rehearse_tray.cpp</extracomment>
       <source>%1: %2 × the dose of the best recipe for %3</source>
       <translation>%1: %2 × die Dosis des besten Rezepts für %3</translation>
@@ -614,11 +629,35 @@
       </translation>
     </message>
     <message numerus="yes">
+      <extracomment>app/bed/bed_view.cpp</extracomment>
+      <source>%n motifs</source>
+      <translation>
+        <numerusform>%n Motiv</numerusform>
+        <numerusform>%n Motive</numerusform>
+      </translation>
+    </message>
+    <message numerus="yes">
+      <extracomment>app/bed/bed_view.cpp</extracomment>
+      <source>%n motifs, none chosen</source>
+      <translation>
+        <numerusform>%n Motiv, nicht gewählt</numerusform>
+        <numerusform>%n Motive, keines gewählt</numerusform>
+      </translation>
+    </message>
+    <message numerus="yes">
       <extracomment>app/trays/art/placing_panel.cpp</extracomment>
       <source>%n of its objects</source>
       <translation>
         <numerusform>%n seiner Teile</numerusform>
         <numerusform>%n seiner Teile</numerusform>
+      </translation>
+    </message>
+    <message numerus="yes">
+      <extracomment>app/trays/art/trace_panel.cpp</extracomment>
+      <source>%n outlines</source>
+      <translation>
+        <numerusform>%n Umriss</numerusform>
+        <numerusform>%n Umrisse</numerusform>
       </translation>
     </message>
     <message numerus="yes">
@@ -667,6 +706,14 @@
       <translation>
         <numerusform>%n Muster ausgelassen.</numerusform>
         <numerusform>%n Muster ausgelassen.</numerusform>
+      </translation>
+    </message>
+    <message numerus="yes">
+      <extracomment>app/swatches/card_canvas.cpp</extracomment>
+      <source>%n swatches, none chosen</source>
+      <translation>
+        <numerusform>%n Muster, nicht gewählt</numerusform>
+        <numerusform>%n Muster, keines gewählt</numerusform>
       </translation>
     </message>
     <message numerus="yes">
@@ -3656,6 +3703,11 @@ eins je Zeile</translation>
       <translation>Halbton</translation>
     </message>
     <message>
+      <extracomment>app/bed/photo_sheet.cpp</extracomment>
+      <source>Handle %1 at %2 % from the left, %3 % from the top</source>
+      <translation>Griff %1 bei %2 % von links, %3 % von oben</translation>
+    </message>
+    <message>
       <extracomment>wording/src/controller_settings.cpp</extracomment>
       <source>Hard limits</source>
       <translation>Harte Grenzen</translation>
@@ -4406,6 +4458,11 @@ eins je Zeile</translation>
       <translation>Als „%1“ gesichert</translation>
     </message>
     <message>
+      <extracomment>app/proof/original_panel.cpp</extracomment>
+      <source>Kept from %1 to %2 % across, %3 to %4 % down from the top</source>
+      <translation>Behalten von %1 bis %2 % quer, von %3 bis %4 % von oben</translation>
+    </message>
+    <message>
       <extracomment>app/proof/proof_panel.cpp</extracomment>
       <source>Kept variant</source>
       <translation>Gesicherte Variante</translation>
@@ -4829,6 +4886,11 @@ eins je Zeile</translation>
       <extracomment>app/proof/loupe.cpp</extracomment>
       <source>Loupe</source>
       <translation>Lupe</translation>
+    </message>
+    <message>
+      <extracomment>app/proof/proof_panel.cpp</extracomment>
+      <source>Loupe at %1 % from the left, %2 % from the top</source>
+      <translation>Lupe bei %1 % von links, %2 % von oben</translation>
     </message>
     <message>
       <extracomment>app/trays/focus_panel.cpp</extracomment>
@@ -6152,6 +6214,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Plug the machine in and look at the list of ports again.</source>
       <translation>Die Maschine einstecken und die Liste der Anschlüsse noch einmal ansehen.</translation>
+    </message>
+    <message>
+      <extracomment>app/proof/tone_curve.cpp</extracomment>
+      <source>Point %1 of %2: light of %3 % becomes %4 %</source>
+      <translation>Punkt %1 von %2: Helligkeit %3 % wird %4 %</translation>
     </message>
     <message>
       <extracomment>app/trays/frame_tray.cpp</extracomment>
@@ -7619,6 +7686,11 @@ eins je Zeile</translation>
       <translation>Striche ab dieser Breite sind Flächen</translation>
     </message>
     <message>
+      <extracomment>app/proof/original_panel.cpp</extracomment>
+      <source>Subject from %1 to %2 % across, %3 to %4 % down from the top</source>
+      <translation>Gegenstand von %1 bis %2 % quer, von %3 bis %4 % von oben</translation>
+    </message>
+    <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Such a program is never sent.</source>
       <translation>So ein Programm wird nie gesendet.</translation>
@@ -7652,6 +7724,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Switch it on by sending $32=1, then try again.</source>
       <translation>Mit $32=1 einschalten, dann noch einmal versuchen.</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Switch its soft limits ($20) off while the rotary is in.</source>
+      <translation>Ihre weichen Grenzen ($20) ausschalten, solange die Drehachse steckt.</translation>
     </message>
     <message>
       <extracomment>app/trays/art/placing_panel.cpp</extracomment>
@@ -8077,6 +8154,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>The controller's own limits would stop the burn: on {axis} the piece goes {by} beyond what it may count to</source>
       <translation>Die eigenen Grenzen der Steuerung hielten den Brand an: auf {axis} reicht das Stück {by} weiter, als sie zählen darf</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The controller's own limits would stop the burn: the piece takes {needed} on {axis}, more than it may count</source>
+      <translation>Die eigenen Grenzen der Steuerung würden das Brennen anhalten: Das Stück braucht {needed} auf {axis}, mehr als sie zählen darf</translation>
     </message>
     <message>
       <extracomment>app/machine/controller_sheet.cpp</extracomment>
@@ -10570,6 +10652,11 @@ eins je Zeile</translation>
       <translation>braucht Aufmerksamkeit</translation>
     </message>
     <message>
+      <extracomment>app/swatches/card_canvas.cpp</extracomment>
+      <source>no card</source>
+      <translation>keine Karte</translation>
+    </message>
+    <message>
       <extracomment>app/machine/profile_sheet.cpp</extracomment>
       <source>no home switches</source>
       <translation>keine Endschalter</translation>
@@ -10578,6 +10665,11 @@ eins je Zeile</translation>
       <extracomment>app/line/line_state.cpp</extracomment>
       <source>no machine connected</source>
       <translation>keine Maschine verbunden</translation>
+    </message>
+    <message>
+      <extracomment>app/proof/original_panel.cpp</extracomment>
+      <source>no picture yet</source>
+      <translation>noch kein Bild</translation>
     </message>
     <message>
       <extracomment>app/line/line_state.cpp</extracomment>
@@ -10650,6 +10742,11 @@ eins je Zeile</translation>
       <translation>nichts</translation>
     </message>
     <message>
+      <extracomment>app/widgets/time_ribbon.cpp</extracomment>
+      <source>nothing to burn yet</source>
+      <translation>noch nichts zu brennen</translation>
+    </message>
+    <message>
       <extracomment>app/line/line_state.cpp</extracomment>
       <source>nothing yet</source>
       <translation>noch nichts</translation>
@@ -10708,6 +10805,11 @@ eins je Zeile</translation>
       <extracomment>app/swatches/card_design_panel.cpp</extracomment>
       <source>only what is written</source>
       <translation>nur das Geschriebene</translation>
+    </message>
+    <message>
+      <extracomment>app/widgets/fold.cpp</extracomment>
+      <source>open</source>
+      <translation>auf</translation>
     </message>
     <message>
       <extracomment>app/trays/steps/step_details.cpp</extracomment>
@@ -10898,6 +11000,16 @@ eins je Zeile</translation>
       <extracomment>app/trays/compare_panel.cpp</extracomment>
       <source>shortest way</source>
       <translation>kürzester Weg</translation>
+    </message>
+    <message>
+      <extracomment>app/widgets/fold.cpp</extracomment>
+      <source>shut</source>
+      <translation>zu</translation>
+    </message>
+    <message>
+      <extracomment>app/widgets/fold.cpp</extracomment>
+      <source>shut, %1</source>
+      <translation>zu, %1</translation>
     </message>
     <message>
       <extracomment>app/session/machine_link.cpp</extracomment>

@@ -19,13 +19,19 @@ QString Translation::translate(const char*, const char* source, const char*, int
     return QTranslator::translate(one_context, source, nullptr, n);
 }
 
-void speak(const QString& language) {
-    load_translations();
+static void take_up(const QString& language) {
     auto* translation = new Translation(QCoreApplication::instance());
-    if (translation->load(":/translations/chalkline_" + language.section('_', 0, 0) + ".qm"))
+    if (translation->load(":/translations/chalkline_" + language + ".qm"))
         QCoreApplication::installTranslator(translation);
     else
         delete translation;
+}
+
+void speak(const QString& language) {
+    load_translations();
+    // English first, for “1 recipe” and “2 recipes”; the language after it is asked before it.
+    take_up("en");
+    if (const QString own = language.section('_', 0, 0); own != "en") take_up(own);
 }
 
 }  // namespace chalkline::app

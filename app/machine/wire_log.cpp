@@ -19,6 +19,8 @@ WireLog::WireLog(MachineLink& machine, int most_lines, QWidget* parent)
     constexpr int interval = 100;  // ms
     timer_.setSingleShot(true);
     timer_.setInterval(interval);
+    // Lines are read from their beginning; what does not fit is cut off.
+    connect(horizontalScrollBar(), &QScrollBar::valueChanged, this, [this] { horizontalScrollBar()->setValue(0); });
     connect(&timer_, &QTimer::timeout, this, &WireLog::show_waiting);
     connect(&machine_, &MachineLink::wire, this, &WireLog::take);
     set_filter({});
@@ -27,14 +29,19 @@ WireLog::WireLog(MachineLink& machine, int most_lines, QWidget* parent)
 void WireLog::set_filter(const QString& text) {
     filter_ = text;
     waiting_.clear();
+    last_taken_.clear();
     clear();
     take(machine_.wire_log());
     show_waiting();
 }
 
 void WireLog::take(const QStringList& lines) {
-    for (const QString& line : lines)
-        if (filter_.isEmpty() || line.contains(filter_, Qt::CaseInsensitive)) waiting_ << line;
+    for (const QString& line : lines) {
+        // At rest the controller reports the same several times a second: once says it.
+        const bool same_again = line == last_taken_ && line.startsWith("< <");
+        last_taken_ = line;
+        if (!same_again && (filter_.isEmpty() || line.contains(filter_, Qt::CaseInsensitive))) waiting_ << line;
+    }
     if (waiting_.size() > most_lines_) waiting_ = waiting_.mid(waiting_.size() - most_lines_);
     if (!timer_.isActive()) timer_.start();
 }
@@ -44,7 +51,6 @@ void WireLog::show_waiting() {
     appendPlainText(waiting_.join('\n'));
     waiting_.clear();
     verticalScrollBar()->setValue(verticalScrollBar()->maximum());
-    horizontalScrollBar()->setValue(0);
 }
 
 }  // namespace chalkline::app

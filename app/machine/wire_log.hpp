@@ -23,6 +23,7 @@ class WireLog : public QPlainTextEdit {
     int most_lines_;
     QString filter_;
     QStringList waiting_;
+    QString last_taken_;
     QTimer timer_;
 };
 

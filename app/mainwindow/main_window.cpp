@@ -443,12 +443,24 @@ bool MainWindow::escape_pressed() {
     return true;
 }
 
+/// Esc closes the sheet over the window when the focus is outside it; inside, its fields and itself take the key.
+bool MainWindow::put_sheet_away(const QWidget& focused) {
+    if (focused.window() != this || QApplication::activePopupWidget()) return false;
+    for (auto* sheet : findChildren<Sheet*>())
+        if (sheet->isVisible() && sheet != &focused && !sheet->isAncestorOf(&focused)) {
+            sheet->put_away();
+            return true;
+        }
+    return false;
+}
+
 bool MainWindow::eventFilter(QObject* watched, QEvent* event) {
     if (event->type() == QEvent::KeyPress && static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
         // The application sends the same press to the window first and then to the focused widget: take it once.
         if (!watched->isWidgetType() && machine_.active()) return false;
         if (!static_cast<QKeyEvent*>(event)->isAutoRepeat() && escape_pressed()) return true;
         if (machine_.active()) return true;
+        if (auto* widget = qobject_cast<QWidget*>(watched)) return put_sheet_away(*widget);
     }
     return QWidget::eventFilter(watched, event);
 }

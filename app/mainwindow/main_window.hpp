@@ -113,6 +113,7 @@ class MainWindow : public QWidget {
     void open_burned(const BurnRecord& record);
     void tell_of_burn(machine::BurnEnd how);
     bool escape_pressed();
+    bool put_sheet_away(const QWidget& focused);
 
     WindowOptions options_;
     Appearance appearance_;

@@ -21,8 +21,11 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     connect(&document_, &JobDocument::changed, this, [this](JobChange change) {
         if (change == JobChange::file) return;
         if (touches(change, JobChange::art | JobChange::place | JobChange::stock)) forget_frame();
-        if (change == JobChange::everything) framed_before_ = false;
-        if (change == JobChange::everything) trims_.clear();
+        if (change == JobChange::everything) {
+            framed_before_ = false;
+            trims_.clear();
+            trouble_.reset();
+        }
         forget_last_burn();
     });
     connect(&plans_, &PlanKeeper::only_changed, this, [this] {
@@ -39,7 +42,9 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     connect(&machine_, &MachineLink::failed, this, [this](machine::Activity activity, const Error& error) {
         const bool broke_off = break_off(activity);
         if (!machine_.connected()) framed_at_.reset();
-        say(wording::describe(error));
+        // What was refused is told once, where everything is told; only what broke off stays on the line.
+        if (activity != machine::Activity::none) trouble_ = wording::describe(error);
+        Q_EMIT changed();
         if (broke_off) Q_EMIT ended(machine::BurnEnd::failed);
     });
     connect(&machine_, &MachineLink::stopped, this,
