@@ -4,8 +4,10 @@
 
 #include "bed/bed_view.hpp"
 #include "desktop/appearance.hpp"
+#include "proof/loupe.hpp"
 #include "proof/proof_view.hpp"
 #include "recipes/recipe_shelf.hpp"
+#include "support/simulator_process.hpp"
 #include "support/window_driver.hpp"
 #include "swatches/swatches_view.hpp"
 #include "widgets/fold.hpp"
@@ -25,6 +27,7 @@
 
 using namespace chalkline;
 using namespace chalkline::app;
+using chalkline::test::SimulatorProcess;
 using chalkline::test::wait_for;
 using chalkline::test::WindowDriver;
 
@@ -225,7 +228,19 @@ TEST_CASE("the desktop's preference is asked for and followed") {
     bus.waitForFinished();
 }
 
-TEST_CASE("a screen reader finds a name for everything that takes the focus") {
+namespace {
+
+/// Opens every fold that is seen and asks for what a screen reader misses.
+std::string missed(WindowDriver& driver) {
+    for (auto* fold : driver.window().findChildren<Fold*>())
+        if (fold->isVisible()) fold->set_open(true);
+    QTest::qWait(20);
+    return unsaid(driver.window()).join(", ").toStdString();
+}
+
+}  // namespace
+
+TEST_CASE("a screen reader finds name, role and value of everything in every view") {
     WindowDriver driver;
     driver->files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
     REQUIRE(driver.wait_planned());
@@ -233,36 +248,70 @@ TEST_CASE("a screen reader finds a name for everything that takes the focus") {
         driver->choose(static_cast<Mark>(mark));
         if (static_cast<Mark>(mark) == Mark::steps)
             QTest::mouseClick(driver->steps_tray().cards()[0], Qt::LeftButton, {}, {100, 20});
-        for (auto* fold : driver.window().findChildren<Fold*>())
-            if (fold->isVisible()) fold->set_open(true);
-        QTest::qWait(20);
         INFO("mark " << mark);
-        CHECK(unsaid(driver.window()).join(", ").toStdString() == "");
+        CHECK(missed(driver) == "");
     }
     // The piece in the rotary has fields of its own.
     job::Job round = driver->document().job();
     round.stock = job::in_rotary(*round.stock, job::RoundPiece()).value();
     driver->document().replace(job::add_test_ring(round), {});
     driver->choose(Mark::stock);
-    QTest::qWait(20);
-    CHECK(unsaid(driver.window()).join(", ").toStdString() == "");
+    CHECK(missed(driver) == "");
+    driver->document().replace({}, {});
+    driver.drop({QString(CHALKLINE_SAMPLES) + "/pears.png"});
+    REQUIRE(driver.wait_planned());
+    for (const Mark mark : {Mark::art, Mark::steps, Mark::rehearse}) {
+        driver->choose(mark);
+        INFO("a picture, mark " << static_cast<int>(mark));
+        CHECK(missed(driver) == "");
+    }
     for (const View view : {View::proof, View::recipes, View::swatches}) {
         driver->choose_view(view);
-        QTest::qWait(20);
         INFO("view " << static_cast<int>(view));
-        CHECK(unsaid(driver.window()).join(", ").toStdString() == "");
+        CHECK(missed(driver) == "");
+        if (view == View::proof) CHECK(driver.window().findChild<Loupe*>()->isVisible());
     }
     auto& cards = driver->swatches();
     cards.desk().add(swatches::ready_card(swatches::Ready::engrave_dose, cards.desk().ground()), "New");
     for (const auto page : {SwatchesView::Page::design, SwatchesView::Page::burn, SwatchesView::Page::read}) {
         cards.choose_page(page);
-        for (auto* fold : cards.findChildren<Fold*>())
-            if (fold->isVisible()) fold->set_open(true);
         cards.desk().choose_cell(swatches::CellPlace{1, 1});
-        QTest::qWait(20);
         INFO("page " << static_cast<int>(page));
-        CHECK(unsaid(driver.window()).join(", ").toStdString() == "");
+        CHECK(missed(driver) == "");
     }
+}
+
+TEST_CASE("a screen reader finds name, role and value of everything in the sheets") {
+    SimulatorProcess machine(CHALKLINE_SIM);
+    WindowDriver driver;
+    driver->files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
+    REQUIRE(driver.wait_planned());
+    driver->machine().connect_to(QString::fromStdString(machine.port()), "simulated");
+    REQUIRE(wait_for([&] { return driver->machine().snapshot().settings != nullptr; }));
+    const auto look = [&](const char* which) {
+        INFO(which);
+        QTest::qWait(20);
+        auto* sheet = driver.window().findChild<Sheet*>();
+        REQUIRE(sheet);
+        CHECK(reader_of(sheet).role() == QAccessible::Dialog);
+        CHECK(missed(driver) == "");
+        sheet->put_away();
+        QTest::qWait(20);
+    };
+    const QString rail = QString::fromStdString(driver->machine().profile().name) + " · simulated";
+    for (const char* which : {"Machine…", "Settings…", "Wire…"}) {
+        REQUIRE(driver.click(rail));
+        REQUIRE(driver.click(which));
+        look(which);
+    }
+    driver->choose(Mark::steps);
+    REQUIRE(driver.click("Routines…"));
+    look("Routines");
+    driver->choose(Mark::stock);
+    REQUIRE(driver.click("Photograph of the bed…"));
+    look("a photograph of the bed");
+    search(driver, "machine");
+    CHECK(missed(driver) == "");
 }
 
 TEST_CASE("Esc closes a sheet also when the focus went to the window behind it") {
