@@ -15,6 +15,7 @@
 #include <QComboBox>
 #include <QDeadlineTimer>
 #include <QDir>
+#include <QTemporaryDir>
 #include <QTest>
 #include <cstdio>
 #include <functional>
@@ -99,6 +100,9 @@ void take_open_checks(app::MainWindow& window, Photographer& photographer) {
 
 int main(int argc, char** argv) {
     qputenv("QT_QPA_PLATFORM", "offscreen");
+    const QTemporaryDir home;
+    for (const char* place : {"HOME", "XDG_CONFIG_HOME", "XDG_DATA_HOME", "XDG_RUNTIME_DIR"})
+        qputenv(place, home.path().toUtf8());
     QApplication application(argc, argv);
     if (argc < 2) {
         std::fputs("usage: chalkline-screenshots FOLDER\n", stderr);

@@ -10,6 +10,7 @@
 #include <QApplication>
 #include <QDeadlineTimer>
 #include <QDir>
+#include <QTemporaryDir>
 #include <QTest>
 #include <cstdio>
 #include <functional>
@@ -32,6 +33,9 @@ bool wait_for(const std::function<bool()>& condition, int milliseconds = 120000)
 
 int main(int argc, char** argv) {
     qputenv("QT_QPA_PLATFORM", "offscreen");
+    const QTemporaryDir home;
+    for (const char* place : {"HOME", "XDG_CONFIG_HOME", "XDG_DATA_HOME", "XDG_RUNTIME_DIR"})
+        qputenv(place, home.path().toUtf8());
     QApplication application(argc, argv);
     if (argc < 2) {
         std::fputs("usage: chalkline-swatch-pictures FOLDER\n", stderr);
