@@ -396,6 +396,10 @@ void BedView::paintEvent(QPaintEvent*) {
     draw_marks(painter);
     draw_picking(painter);
     draw_hint(painter);
+    if (!hasFocus()) return;
+    painter.setPen(QPen(roles_.accent, 2));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawRect(rect().adjusted(1, 1, -1, -1));
 }
 
 /// Over a photograph the piece is faint: what is seen there is the real one.

@@ -119,12 +119,12 @@ void OriginalPanel::paintEvent(QPaintEvent*) {
         painter.setBrush(Qt::NoBrush);
         painter.setPen(QPen(roles_.rail, 3));
         painter.drawRect(frame);
-        QPen dashes(roles_.paper, active ? 2 : 1, Qt::DashLine);
+        QPen dashes(roles_.rail_text, active ? 2 : 1, Qt::DashLine);
         painter.setPen(dashes);
         painter.drawRect(frame);
         if (!active) return;
         painter.setPen(roles_.rail);
-        painter.setBrush(roles_.paper);
+        painter.setBrush(roles_.rail_text);
         for (const QPointF corner : {frame.topLeft(), frame.topRight(), frame.bottomLeft(), frame.bottomRight()})
             painter.drawRect(QRectF(corner - QPointF(4, 4), QSizeF(8, 8)));
     };

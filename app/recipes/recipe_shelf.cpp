@@ -191,6 +191,11 @@ void RecipeShelf::paintEvent(QPaintEvent* event) {
     }
     for (const Row& row : rows_)
         if (row.place.intersects(event->rect())) draw_row(painter, row);
+    if (!hasFocus() || chosen_ != 0) return;
+    // Nothing is chosen yet: the keys begin with the first.
+    painter.setPen(QPen(roles_.accent, 1.5, Qt::DotLine));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawRoundedRect(rows_.empty() ? rect().adjusted(1, 1, -1, -1) : rows_.front().place, 5, 5);
 }
 
 }  // namespace chalkline::app

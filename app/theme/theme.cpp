@@ -110,6 +110,7 @@ QPushButton[look="link"]:hover { text-decoration: underline; }
 QPushButton[look="link"]:focus { border: 1px solid @accent; padding: 1px 3px; }
 QPushButton[look="chip"] { border-radius: 11px; padding: 1px 10px; min-height: 18px; font-size: 12px; }
 QPushButton[look="chip"]:checked { background: @accent_soft; border: 2px solid @accent; padding: 0px 9px; }
+QPushButton[look="chip"]:checked:focus { border-color: @text; }
 QPushButton[look="rail"] { background: @rail_raised; color: @rail_text; border: 1px solid @quiet; padding: 7px 14px; }
 QPushButton[look="rail"]:hover { background: @quiet; }
 QPushButton[look="rail"]:focus { border: 2px solid @rail_text; padding: 6px 13px; }
@@ -145,6 +146,7 @@ QRadioButton { spacing: 7px; }
 QRadioButton::indicator { width: 13px; height: 13px; border: 1px solid @control; border-radius: 7px; background: @card; }
 QRadioButton::indicator:checked { border: 4px solid @accent; width: 7px; height: 7px; }
 QPlainTextEdit#wireLog { background: @wire_paper; color: @wire_text; border: none; border-radius: 5px; padding: 6px; }
+QPlainTextEdit#wireLog:focus { border: 2px solid @accent; padding: 4px; }
 QWidget#recipesView, QScrollArea#shelfScroll { background: @bed; border: none; }
 QWidget#proofView { background: @bench; }
 QWidget#swatchesView, QWidget#swatchBar { background: @paper; }

@@ -5,6 +5,7 @@
 #include "bed/bed_view.hpp"
 #include "desktop/appearance.hpp"
 #include "proof/loupe.hpp"
+#include "proof/proof_panel.hpp"
 #include "proof/proof_view.hpp"
 #include "recipes/recipe_shelf.hpp"
 #include "support/simulator_process.hpp"
@@ -99,6 +100,29 @@ QStringList unsaid(QWidget& root) {
             found << QString("%1 of %2 in %3")
                          .arg(what, widget->metaObject()->className(),
                               widget->parentWidget() ? widget->parentWidget()->metaObject()->className() : "");
+    }
+    return found;
+}
+
+/// A widget and a little round it, wherever it is scrolled to.
+QImage seen_of(QWidget& widget) {
+    constexpr int round = 4;  // px
+    return widget.parentWidget()->grab(widget.geometry().adjusted(-round, -round, round, round)).toImage();
+}
+
+/// What the keys reach and looks no different with the focus on it.
+QStringList unlit(QWidget& root) {
+    QStringList found;
+    for (auto* widget : root.findChildren<QWidget*>()) {
+        const bool container = qobject_cast<QScrollArea*>(widget) || qobject_cast<QStackedWidget*>(widget);
+        const bool reached = (widget->focusPolicy() & Qt::TabFocus) != 0 && widget->isEnabled();
+        if (container || !reached || !widget->isVisible() || widget->objectName().startsWith("qt_")) continue;
+        if (QWidget* other = QApplication::focusWidget()) other->clearFocus();
+        const QImage before = seen_of(*widget);
+        widget->setFocus(Qt::TabFocusReason);
+        if (widget->hasFocus() && seen_of(*widget) == before)
+            found << QString("%1 “%2”").arg(widget->metaObject()->className(),
+                                            QAccessible::queryAccessibleInterface(widget)->text(QAccessible::Name));
     }
     return found;
 }
@@ -279,6 +303,47 @@ TEST_CASE("a screen reader finds name, role and value of everything in every vie
         INFO("page " << static_cast<int>(page));
         CHECK(missed(driver) == "");
     }
+}
+
+TEST_CASE("the focus is seen wherever the keys take it") {
+    WindowDriver driver;
+    driver.window().activateWindow();
+    REQUIRE(QTest::qWaitForWindowActive(&driver.window()));
+    const auto look = [&](const char* where) {
+        for (auto* fold : driver.window().findChildren<Fold*>())
+            if (fold->isVisible()) fold->set_open(true);
+        QTest::qWait(20);
+        INFO(where);
+        CHECK(unlit(driver.window()).join(", ").toStdString() == "");
+    };
+    driver->files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
+    REQUIRE(driver.wait_planned());
+    const char* const names[] = {"art", "steps", "stock", "rehearse", "frame", "burn"};
+    for (int mark = 0; mark < mark_count; ++mark) {
+        driver->choose(static_cast<Mark>(mark));
+        if (static_cast<Mark>(mark) == Mark::steps)
+            QTest::mouseClick(driver->steps_tray().cards()[0], Qt::LeftButton, {}, {100, 20});
+        look(names[mark]);
+    }
+    driver->choose_view(View::recipes);
+    look("recipes");
+    driver->choose_view(View::swatches);
+    look("the book");
+    auto& cards = driver->swatches();
+    cards.desk().add(swatches::ready_card(swatches::Ready::engrave_dose, cards.desk().ground()), "New");
+    for (const auto page : {SwatchesView::Page::design, SwatchesView::Page::read}) {
+        cards.choose_page(page);
+        look("a card");
+    }
+    driver->document().replace({}, {});
+    driver->choose_view(View::job);
+    driver.drop({QString(CHALKLINE_SAMPLES) + "/pears.png"});
+    REQUIRE(driver.wait_planned());
+    driver->choose_view(View::proof);
+    auto* proof = driver.window().findChild<ProofPanel*>();
+    REQUIRE(wait_for([&] { return proof->spoken_value().startsWith("Loupe"); }));
+    QTest::qWait(500);  // the original is read beside it
+    look("proof");
 }
 
 TEST_CASE("a screen reader finds name, role and value of everything in the sheets") {

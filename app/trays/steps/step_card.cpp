@@ -289,6 +289,10 @@ void StepCard::paintEvent(QPaintEvent*) {
     painter.setPen(QPen(strong ? roles.accent : roles.hairline, strong ? 2 : 1));
     painter.setBrush(Qt::NoBrush);
     painter.drawPath(card);
+    if (hasFocus()) {
+        painter.setPen(QPen(roles.accent, 1.5, Qt::DotLine));
+        painter.drawRoundedRect(QRectF(12, 4, width() - 17, head_height - 4), 4, 4);
+    }
 
     painter.setFont(theme::font(theme::normal, QFont::DemiBold));
     painter.setPen(roles.quiet);
