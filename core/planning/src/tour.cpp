@@ -457,11 +457,11 @@ class Improver {
 
 std::vector<Visit> short_tour(const std::vector<Stop>& stops, Point from, const Watch& watch) {
     std::vector<Visit> visits = NearestNext(stops).order(from, watch);
-    // A few thousand stops are shaken often; of more, each gets a try or two.
+    // A few thousand stops are shaken often; of more, each gets a try or two. On copies shaking gains nothing.
     const auto copies =
         static_cast<std::size_t>(std::count_if(stops.begin(), stops.end(), [](const Stop& stop) { return stop.copy; }));
-    const std::size_t own = stops.size() - copies;
-    const std::size_t tries = std::clamp<std::size_t>(own * 5, 400, std::max<std::size_t>(15000, own));
+    const std::size_t own = stops.size() - copies, least = copies > own ? 60 : 400;
+    const std::size_t tries = std::clamp<std::size_t>(own * 5, least, std::max<std::size_t>(15000, own));
     constexpr int rounds = 2;
     for (int round = 0; round < rounds && !watch.cancelled(); ++round) {
         choose_doors(stops, from, visits);
