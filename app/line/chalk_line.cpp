@@ -10,6 +10,7 @@ namespace chalkline::app {
 LineMark::LineMark(Mark mark, const theme::Roles& roles, QWidget* parent)
     : QAbstractButton(parent), mark_(mark), roles_(roles) {
     setCheckable(true);
+    setAutoExclusive(true);  // one of six, and told as that
     setText(name(mark));
     setAccessibleName(name(mark));
     setFocusPolicy(Qt::StrongFocus);

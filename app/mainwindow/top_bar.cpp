@@ -26,6 +26,7 @@ TopBar::TopBar(JobDocument& document, QUndoGroup& history, const theme::Roles& r
     const auto add_view = [&](const QString& text, const QString& tip, View view) {
         auto* button = add(text, tip);
         button->setCheckable(true);
+        button->setAutoExclusive(true);
         connect(button, &QPushButton::clicked, this, [this, view] { Q_EMIT view_chosen(view); });
         return button;
     };

@@ -81,6 +81,14 @@ Json step_json(const planning::StepReport& report, const job::Step& step) {
             {"limited_by", to_text(report.limit)}};
 }
 
+/// Runs of all scan lines, as often as they are ridden: copies share theirs in the program.
+std::size_t runs_ridden(const machine::Program& program) {
+    std::size_t runs = 0;
+    for (const machine::Operation& operation : program.operations)
+        if (const auto* sweep = std::get_if<machine::Sweep>(&operation.act)) runs += sweep->count;
+    return runs;
+}
+
 }  // namespace
 
 int run_plan(const PlanCommand& command, const Surroundings& surroundings) {
@@ -117,7 +125,7 @@ int run_plan(const PlanCommand& command, const Surroundings& surroundings) {
                 {{"path", command.output.empty() || !faults.empty() ? Json(nullptr) : Json(command.output)},
                  {"lines", std::count(text.begin(), text.end(), '\n')},
                  {"bytes", text.size()},
-                 {"runs", plan->program.runs.size()},
+                 {"runs", runs_ridden(plan->program)},
                  {"sha256", sha256(text)}}},
                {"total_s", number(plan->total.seconds())},
                {"bbox_burn_mm", to_json(plan->burn_box)},

@@ -185,6 +185,7 @@ void add_lines(ProgramBuilder& builder, const steps::StepSettings& settings, std
 
 /// Burns scan lines as often as the step has passes; mm² inked by one pass.
 double add_rows(ProgramBuilder& builder, const steps::StepSettings& settings, const std::vector<SweepLine>& rows) {
+    builder.expect_sweeps(rows.size() * static_cast<std::size_t>(settings.passes));
     for (int pass = 0; pass < settings.passes; ++pass) {
         builder.begin_pass(pass);
         for (const SweepLine& row : rows)
@@ -234,9 +235,13 @@ void account_times(Plan& plan, const MachineProfile& machine) {
     Timing timing = time_of(plan.program, machine);
     std::map<job::Id, double> took;
     double before = 0;
-    for (std::size_t i = 0; i < timing.finished_at.size(); ++i) {
-        took[plan.program.operations[i].origin.step] += timing.finished_at[i] - before;
-        before = timing.finished_at[i];
+    for (std::size_t i = 0; i < timing.finished_at.size();) {
+        // What follows one another belongs to the same step, mostly.
+        const job::Id step = plan.program.operations[i].origin.step;
+        const double began = before;
+        for (; i < timing.finished_at.size() && plan.program.operations[i].origin.step == step; ++i)
+            before = timing.finished_at[i];
+        took[step] += before - began;
     }
     for (StepReport& report : plan.steps) {
         report.time = Duration::seconds(took[report.step]);

@@ -105,6 +105,13 @@ void ProgramBuilder::add_sweep(const SweepLine& line) {
     add(sweep);
 }
 
+void ProgramBuilder::expect_sweeps(std::size_t count) {
+    auto& operations = plan_.program.operations;
+    // Never by a little: memory that grows in small steps is copied over and over.
+    if (const std::size_t needed = operations.size() + 2 * count; needed > operations.capacity())
+        operations.reserve(std::max(needed, 2 * operations.capacity()));
+}
+
 /// Puts the line's runs into the program.
 machine::Sweep ProgramBuilder::runs_of(const SweepLine& line, double whole) {
     auto& runs = plan_.program.runs;

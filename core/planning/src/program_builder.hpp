@@ -29,6 +29,8 @@ class ProgramBuilder {
 
     void add_line(const Strokes& line, int motif);
     void add_sweep(const SweepLine& line);
+    /// So many scan lines follow: room for them is taken at once.
+    void expect_sweeps(std::size_t count);
 
     /// What was added since the last call.
     StepReport take_report();
