@@ -2,6 +2,9 @@
 #include "widgets/spoken.hpp"
 
 #include <QAccessibleWidget>
+#include <QApplication>
+#include <QComboBox>
+#include <QEvent>
 #include <algorithm>
 
 namespace chalkline::app {
@@ -56,10 +59,26 @@ QAccessibleInterface* spoken_interface(const QString&, QObject* object) {
     return spoken ? new SpokenInterface(*widget, *spoken) : nullptr;
 }
 
+/// On this desktop Qt calls a list of choices by what is chosen in it: what the list is for goes into its description.
+class ChoiceNamer : public QObject {
+ public:
+    using QObject::QObject;
+
+ protected:
+    bool eventFilter(QObject* watched, QEvent* event) override {
+        if (event->type() != QEvent::Polish) return false;
+        auto* choice = qobject_cast<QComboBox*>(watched);
+        if (choice && choice->accessibleDescription().isEmpty())
+            choice->setAccessibleDescription(choice->accessibleName());
+        return false;
+    }
+};
+
 }  // namespace
 
 void answer_screen_readers() {
     QAccessible::installFactory(spoken_interface);
+    qApp->installEventFilter(new ChoiceNamer(qApp));
 }
 
 void say_again(QWidget& widget) {

@@ -27,7 +27,8 @@ class Spoken {
     virtual void add_spoken_state(QAccessible::State&) const {}
 };
 
-/// Readers ask Qt for every widget; from now on those that are Spoken answer for themselves.
+/// Readers ask Qt for every widget; from now on those that are Spoken answer for themselves, and lists of choices say
+/// what they are for. REQUIRES: the application.
 void answer_screen_readers();
 
 /// Tells readers that `widget` stands at something else now. Costs nothing while none listens.

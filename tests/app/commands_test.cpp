@@ -77,6 +77,8 @@ QString missing(QWidget& widget) {
     if (seen->role() == QAccessible::NoRole || seen->role() == QAccessible::Client) parts << "role";
     const auto* combo = qobject_cast<QComboBox*>(&widget);
     const bool nothing_to_say = combo && combo->currentText().isEmpty();
+    if (combo && !seen->text(QAccessible::Description).contains(combo->accessibleName())) parts << "what is chosen";
+    if (combo && combo->accessibleName().isEmpty()) parts << "name";
     QAccessibleValueInterface* figure = seen->valueInterface();
     if (figure && !(figure->minimumValue().toDouble() <= figure->currentValue().toDouble() &&
                     figure->currentValue().toDouble() <= figure->maximumValue().toDouble()))
