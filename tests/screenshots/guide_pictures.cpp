@@ -7,6 +7,7 @@
 #include "proof/original_panel.hpp"
 #include "proof/tone_curve.hpp"
 #include "screenshots/guide_reader.hpp"
+#include "support/own_home.hpp"
 #include "swatches/card_canvas.hpp"
 #include "swatches/swatches_view.hpp"
 
@@ -14,7 +15,6 @@
 
 #include <QApplication>
 #include <QListWidget>
-#include <QTemporaryDir>
 
 namespace {
 
@@ -391,11 +391,7 @@ void cup(Reader& reader) {
 }  // namespace
 
 int main(int argc, char** argv) {
-    qputenv("QT_QPA_PLATFORM", "offscreen");
-    // The reader's own machines and recipes stay as they are.
-    const QTemporaryDir home;
-    for (const char* place : {"HOME", "XDG_CONFIG_HOME", "XDG_DATA_HOME", "XDG_RUNTIME_DIR"})
-        qputenv(place, home.path().toUtf8());
+    const chalkline::test::OwnHome home;
     QApplication application(argc, argv);
     if (argc < 2) {
         std::fputs("usage: chalkline-guide-pictures FOLDER\n", stderr);

@@ -6,6 +6,7 @@
 #include "mainwindow/main_window.hpp"
 #include "proof/proof_view.hpp"
 #include "recipes/recipe_shelf.hpp"
+#include "support/own_home.hpp"
 #include "support/simulator_process.hpp"
 #include "trays/jog_strip.hpp"
 #include "widgets/fold.hpp"
@@ -15,7 +16,6 @@
 #include <QComboBox>
 #include <QDeadlineTimer>
 #include <QDir>
-#include <QTemporaryDir>
 #include <QTest>
 #include <cstdio>
 #include <functional>
@@ -99,10 +99,7 @@ void take_open_checks(app::MainWindow& window, Photographer& photographer) {
 }  // namespace
 
 int main(int argc, char** argv) {
-    qputenv("QT_QPA_PLATFORM", "offscreen");
-    const QTemporaryDir home;
-    for (const char* place : {"HOME", "XDG_CONFIG_HOME", "XDG_DATA_HOME", "XDG_RUNTIME_DIR"})
-        qputenv(place, home.path().toUtf8());
+    const chalkline::test::OwnHome home;
     QApplication application(argc, argv);
     if (argc < 2) {
         std::fputs("usage: chalkline-screenshots FOLDER\n", stderr);

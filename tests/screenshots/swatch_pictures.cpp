@@ -3,6 +3,7 @@
 // evening colours.
 //     chalkline-swatch-pictures FOLDER
 #include "mainwindow/main_window.hpp"
+#include "support/own_home.hpp"
 #include "support/simulator_process.hpp"
 #include "swatches/card_canvas.hpp"
 #include "swatches/swatches_view.hpp"
@@ -10,7 +11,6 @@
 #include <QApplication>
 #include <QDeadlineTimer>
 #include <QDir>
-#include <QTemporaryDir>
 #include <QTest>
 #include <cstdio>
 #include <functional>
@@ -32,10 +32,7 @@ bool wait_for(const std::function<bool()>& condition, int milliseconds = 120000)
 }  // namespace
 
 int main(int argc, char** argv) {
-    qputenv("QT_QPA_PLATFORM", "offscreen");
-    const QTemporaryDir home;
-    for (const char* place : {"HOME", "XDG_CONFIG_HOME", "XDG_DATA_HOME", "XDG_RUNTIME_DIR"})
-        qputenv(place, home.path().toUtf8());
+    const chalkline::test::OwnHome home;
     QApplication application(argc, argv);
     if (argc < 2) {
         std::fputs("usage: chalkline-swatch-pictures FOLDER\n", stderr);
