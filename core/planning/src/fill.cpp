@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "fill.hpp"
 
+#include "hatcher.hpp"
+
 #include <chalkline/planning/time_model.hpp>
 
 #include <boost/geometry.hpp>
@@ -29,7 +31,6 @@ using RBox = bg::model::box<RPoint>;
 
 constexpr double grid = 0.01;        // mm: places of fill ends; finer costs bytes and is below any spot
 constexpr double straight = 1e-9;    // a direction's part that is none
-constexpr double fine = 1e-6;        // mm: what differs by less is the same place
 constexpr double run_up_grid = 0.5;  // mm: run-up starts on round places, which are short to send
 
 double snapped(double value, double step) {
@@ -83,12 +84,6 @@ class FillPlanner {
 
     /// Shapes closer than this are joined: a row's end costs stopping and starting, twice the time to speed each.
     double reach() const { return 2 * speed_ / 60 * speed_ / 60 / axis_.acceleration + 1; }
-
-    /// A row of the level frame and what burns in it.
-    struct LitRow {
-        double y;
-        std::vector<LitStretch> stretches;
-    };
 
     /// Scan lines in their order, and the level row each lies in.
     struct Block {
@@ -247,134 +242,6 @@ void append_nearest_first(std::vector<std::vector<SweepLine>> blocks, Point& fro
     }
 }
 
-/// Hatches shapes in the level frame. What is drawn alike is turned and hatched once, however many copies there are.
-class Hatcher {
- public:
-    Hatcher(const Transform& to_level, double pitch) : to_level_(to_level), pitch_(pitch) {}
-
-    /// A shape's box in the level frame.
-    Box box_of(const FillShape& shape) { return level(shape.drawn).box.moved(to_level_(shape.at)); }
-
-    /// Copies side by side, by what is drawn and how far each is moved along its rows; nothing where it is not that.
-    struct Pattern {
-        std::vector<const geometry::Region*> drawn;
-        std::vector<double> across;
-        auto operator<=>(const Pattern&) const = default;
-    };
-    struct PatternAt {
-        Pattern pattern;
-        double up;  ///< mm, of the level frame
-    };
-    std::optional<PatternAt> pattern_of(const std::vector<const FillShape*>& shapes) {
-        const std::vector<Copy> copies = copies_of(shapes);
-        if (!alike_side_by_side(copies)) return {};
-        PatternAt found{{copies.front().drawn, {}}, copies.front().at.y};
-        for (const Copy& copy : copies)
-            found.pattern.across.push_back(snapped(copy.at.x, fine));
-        return found;
-    }
-
-    std::vector<FillPlanner::LitRow> rows(const std::vector<const FillShape*>& shapes) {
-        const std::vector<Copy> copies = copies_of(shapes);
-        if (!alike_side_by_side(copies)) return rows_of_all(shapes);
-        Box whole;
-        for (const Copy& copy : copies)
-            whole.add(copy.box);
-        const auto& one = hatching_of(copies.front().drawn).rows(static_cast<int>(copies.size()), whole.width());
-        std::vector<FillPlanner::LitRow> rows;
-        rows.reserve(one.size());
-        for (const geometry::ScanRow& row : one) {
-            auto& lit = rows.emplace_back(FillPlanner::LitRow{row.y + copies.front().at.y, {}}).stretches;
-            lit.reserve(copies.size() * row.stretches.size());
-            for (const Copy& copy : copies)
-                for (const Stretch& s : row.stretches)
-                    lit.push_back({s.from + copy.at.x, s.to + copy.at.x, 1});
-        }
-        return rows;
-    }
-
- private:
-    using Drawn = std::vector<const geometry::Region*>;
-    struct Level {
-        std::shared_ptr<const geometry::Region> drawn;  ///< kept, so that nothing else gets its address
-        geometry::Region region;
-        Box box;
-    };
-    /// What one motif burns of some shapes.
-    struct Copy {
-        Drawn drawn;
-        int motif;
-        Point at;  ///< level
-        Box box;
-    };
-
-    const Level& level(const std::shared_ptr<const geometry::Region>& drawn) {
-        auto [found, fresh] = levels_.try_emplace(drawn.get());
-        if (fresh) {
-            found->second = {drawn, *drawn, {}};
-            for (auto& ring : found->second.region.rings)
-                for (Point& p : ring.points)
-                    p = to_level_(p);
-            found->second.box = geometry::bounds(found->second.region.rings);
-        }
-        return found->second;
-    }
-
-    /// The shapes by motif, from left to right.
-    std::vector<Copy> copies_of(const std::vector<const FillShape*>& shapes) {
-        std::vector<Copy> copies;
-        for (const FillShape* shape : shapes) {
-            if (copies.empty() || copies.back().motif != shape->motif)
-                copies.push_back({{}, shape->motif, to_level_(shape->at), {}});
-            copies.back().drawn.push_back(shape->drawn.get());
-            copies.back().box.add(box_of(*shape));
-        }
-        std::sort(copies.begin(), copies.end(), [](const Copy& a, const Copy& b) { return a.box.left < b.box.left; });
-        return copies;
-    }
-
-    /// Copies of the same at the same height, none over another: the rows of one are the rows of all.
-    static bool alike_side_by_side(const std::vector<Copy>& copies) {
-        constexpr double apart = 1e-5, level = 1e-9;  // mm
-        for (std::size_t i = 1; i < copies.size(); ++i)
-            if (copies[i].drawn != copies[0].drawn || std::abs(copies[i].at.y - copies[0].at.y) > level ||
-                copies[i].box.left - copies[i - 1].box.right < apart)
-                return false;
-        return true;
-    }
-
-    const geometry::Hatching& hatching_of(const Drawn& drawn) {
-        const auto known = hatchings_.find(drawn);
-        if (known != hatchings_.end()) return known->second;
-        std::vector<geometry::Region> regions;
-        for (const geometry::Region* one : drawn)
-            regions.push_back(levels_.at(one).region);
-        return hatchings_.emplace(drawn, geometry::Hatching(regions, pitch_)).first->second;
-    }
-
-    std::vector<FillPlanner::LitRow> rows_of_all(const std::vector<const FillShape*>& shapes) {
-        std::vector<geometry::Region> regions;
-        for (const FillShape* shape : shapes) {
-            regions.push_back(level(shape->drawn).region);
-            for (auto& ring : regions.back().rings)
-                for (Point& p : ring.points)
-                    p = p + to_level_(shape->at);
-        }
-        std::vector<FillPlanner::LitRow> rows;
-        for (const geometry::ScanRow& row : geometry::hatch(regions, pitch_)) {
-            auto& lit = rows.emplace_back(FillPlanner::LitRow{row.y, {}}).stretches;
-            for (const Stretch& s : row.stretches)
-                lit.push_back({s.from, s.to, 1});
-        }
-        return rows;
-    }
-
-    Transform to_level_;
-    double pitch_;
-    std::map<const geometry::Region*, Level> levels_;
-    std::map<Drawn, geometry::Hatching> hatchings_;
-};
-
 /// Blocks planned before, and how high they lie.
 using KnownBlocks = std::map<Hatcher::Pattern, std::pair<FillPlanner::Block, double>>;
 
@@ -467,10 +334,10 @@ bool any_overlap(const std::vector<Box>& boxes) {
 }
 
 /// The rows of pictures that lie side by side, as one; their lines lie on the same multiples of the pitch.
-std::vector<FillPlanner::LitRow> shared_rows(std::vector<const Proof*> proofs) {
+std::vector<LitRow> shared_rows(std::vector<const Proof*> proofs) {
     std::sort(proofs.begin(), proofs.end(),
               [](const Proof* a, const Proof* b) { return a->frame.left < b->frame.left; });
-    std::map<long, FillPlanner::LitRow> rows;
+    std::map<long, LitRow> rows;
     for (const Proof* proof : proofs)
         for (int y = 0; y < proof->dots.height; ++y) {
             const double middle = proof->frame.row_middle(y);
@@ -481,7 +348,7 @@ std::vector<FillPlanner::LitRow> shared_rows(std::vector<const Proof*> proofs) {
                     .first->second;
             row.stretches.insert(row.stretches.end(), stretches.begin(), stretches.end());
         }
-    std::vector<FillPlanner::LitRow> ascending;
+    std::vector<LitRow> ascending;
     for (auto& [place, row] : rows)
         ascending.push_back(std::move(row));
     return ascending;
