@@ -101,6 +101,7 @@ void BedView::follow(JobChange change) {
         large_ = points_of(document_.job()) > most_drawn_at_once;
     }
     if (touches(change, JobChange::art)) highlight_.places.clear();
+    if (touches(change, JobChange::art | JobChange::place)) say_again(*this);
     scene_changed();
 }
 

@@ -1,4 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "units.hpp"
+
 #include <chalkline/geometry/region.hpp>
 #include <chalkline/job/edits.hpp>
 #include <chalkline/job/placing.hpp>
@@ -43,26 +45,6 @@ void for_each_chosen(Job& job, const Ids& motifs, Change change) {
 
 void shift(Job& job, const Ids& motifs, Point by) {
     for_each_chosen(job, motifs, [&](Motif& m) { m.place = Transform::move(by.x, by.y) * m.place; });
-}
-
-/// What is lined up as one: a group, or a motif of none.
-struct Unit {
-    Ids motifs;
-    Box box;
-};
-
-std::vector<Unit> units_of(const Job& job, const Ids& motifs) {
-    std::vector<Unit> units;
-    std::map<Id, std::size_t> of_group;
-    for (const Id id : motifs) {
-        const Motif& motif = *job.motif(id);
-        std::size_t index = units.size();
-        if (motif.group != 0) index = of_group.try_emplace(motif.group, index).first->second;
-        if (index == units.size()) units.emplace_back();
-        units[index].motifs.push_back(id);
-        units[index].box.add(bounds(motif));
-    }
-    return units;
 }
 
 /// The box lies wholly on the piece.

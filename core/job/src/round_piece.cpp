@@ -1,11 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "units.hpp"
+
 #include <chalkline/art/reader.hpp>
 #include <chalkline/job/edits.hpp>
 #include <chalkline/job/round_piece.hpp>
 
 #include <algorithm>
 #include <cmath>
-#include <map>
 #include <memory>
 #include <numbers>
 #include <utility>
@@ -128,17 +129,14 @@ Job once_round(Job job, const Ids& motifs) {
 namespace {
 
 /// Motifs by themselves and groups as one, those that go once round.
-std::vector<Ids> once_round_now(const Job& job) {
+std::vector<Unit> once_round_now(const Job& job) {
     constexpr double close = 0.01;  // mm
-    std::map<Id, Ids> groups;
-    std::vector<Ids> units;
+    Ids all;
     for (const Motif& motif : job.motifs)
-        motif.group != 0 ? groups[motif.group].push_back(motif.id) : units.push_back({motif.id});
-    for (auto& [group, members] : groups)
-        units.push_back(std::move(members));
-    std::erase_if(units, [&](const Ids& unit) {
-        const Box box = bounds(job, unit);
-        return std::abs(box.bottom) > close || std::abs(box.height() - job.round_piece()->turn()) > close;
+        all.push_back(motif.id);
+    auto units = units_of(job, all);
+    std::erase_if(units, [turn = job.round_piece()->turn()](const Unit& unit) {
+        return std::abs(unit.box.bottom) > close || std::abs(unit.box.height() - turn) > close;
     });
     return units;
 }
@@ -150,8 +148,8 @@ Result<Job> remeasured(Job job, const RoundPiece& piece) {
     auto stock = in_rotary(*job.stock, piece);
     if (!stock) return tl::unexpected(stock.error());
     job = set_stock(std::move(job), *stock);
-    for (const Ids& unit : round)
-        job = once_round(std::move(job), unit);
+    for (const Unit& unit : round)
+        job = once_round(std::move(job), unit.motifs);
     return job;
 }
 

@@ -2,6 +2,7 @@
 #include "fill.hpp"
 
 #include "hatcher.hpp"
+#include "mapped_region.hpp"
 
 #include <chalkline/planning/time_model.hpp>
 
@@ -264,11 +265,7 @@ std::vector<SweepLine> lines_of(const FillPlanner& planner, Hatcher& hatcher,
 }  // namespace
 
 geometry::Region on_bed(const FillShape& shape) {
-    geometry::Region region = *shape.drawn;
-    for (auto& ring : region.rings)
-        for (Point& p : ring.points)
-            p = p + shape.at;
-    return region;
+    return mapped(*shape.drawn, Transform::move(shape.at.x, shape.at.y));
 }
 
 double run_up_of(const FillSettings& fill, double speed, const AxisLimits& axis) {

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "hatcher.hpp"
 
+#include "mapped_region.hpp"
+
 #include <algorithm>
 #include <cmath>
 
@@ -46,10 +48,7 @@ std::vector<LitRow> Hatcher::rows(const std::vector<const FillShape*>& shapes) {
 const Hatcher::Level& Hatcher::level(const std::shared_ptr<const geometry::Region>& drawn) {
     auto [found, fresh] = levels_.try_emplace(drawn.get());
     if (fresh) {
-        found->second = {drawn, *drawn, {}};
-        for (auto& ring : found->second.region.rings)
-            for (Point& p : ring.points)
-                p = to_level_(p);
+        found->second = {drawn, mapped(*drawn, to_level_), {}};
         found->second.box = geometry::bounds(found->second.region.rings);
     }
     return found->second;
@@ -89,12 +88,8 @@ const geometry::Hatching& Hatcher::hatching_of(const Drawn& drawn) {
 
 std::vector<LitRow> Hatcher::rows_of_all(const std::vector<const FillShape*>& shapes) {
     std::vector<geometry::Region> regions;
-    for (const FillShape* shape : shapes) {
-        regions.push_back(level(shape->drawn).region);
-        for (auto& ring : regions.back().rings)
-            for (Point& p : ring.points)
-                p = p + to_level_(shape->at);
-    }
+    for (const FillShape* shape : shapes)
+        regions.push_back(mapped(on_bed(*shape), to_level_));
     std::vector<LitRow> rows;
     for (const geometry::ScanRow& row : geometry::hatch(regions, pitch_)) {
         auto& lit = rows.emplace_back(LitRow{row.y, {}}).stretches;

@@ -1,4 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "mapped_region.hpp"
+
 #include <chalkline/planning/proof.hpp>
 
 #include <algorithm>
@@ -18,14 +20,8 @@ constexpr double whole_slack = 1e-6;  // dots: what rounding leaves of a whole n
 /// What of the frame may burn, in dots from its lower left corner: the cropped picture, and its clip.
 std::vector<geometry::Region> burnable(const DotFrame& frame, const job::Motif& motif, std::size_t picture) {
     const Transform to_dots = frame.to_bed().inverse();
-    const auto moved = [&](geometry::Region region, const Transform& map) {
-        for (Polyline& ring : region.rings)
-            for (Point& p : ring.points)
-                p = map(p);
-        return region;
-    };
-    std::vector<geometry::Region> limits{moved({{job::frame_of_picture(motif, picture)}}, to_dots)};
-    if (const auto& clip = motif.art->pictures[picture].clip) limits.push_back(moved(*clip, to_dots * motif.place));
+    std::vector<geometry::Region> limits{mapped({{job::frame_of_picture(motif, picture)}}, to_dots)};
+    if (const auto& clip = motif.art->pictures[picture].clip) limits.push_back(mapped(*clip, to_dots * motif.place));
     return limits;
 }
 

@@ -74,12 +74,12 @@ class Clock {
 
     void find_repeated() {
         repeated_.assign(program_.runs.size() + 1, false);
-        std::int64_t highest = -1;
+        std::vector<bool> seen = repeated_;
         for (const machine::Operation& operation : program_.operations) {
             const auto* sweep = std::get_if<machine::Sweep>(&operation.act);
             if (!sweep) continue;
-            if (sweep->first <= highest) any_repeated_ = repeated_[sweep->first] = true;
-            highest = std::max<std::int64_t>(highest, sweep->first);
+            if (seen[sweep->first]) any_repeated_ = repeated_[sweep->first] = true;
+            seen[sweep->first] = true;
         }
         if (!any_repeated_) return;
         began_.assign(program_.operations.size(), 0);
