@@ -8,6 +8,8 @@
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/tour.hpp>
 
+#include <fmt/format.h>
+
 #include <cmath>
 #include <limits>
 #include <random>
@@ -174,25 +176,38 @@ std::vector<Figure> time_model() {
 
 namespace {
 
+/// A small busy drawing: a thousand little triangles, every fourth of them an area.
+std::string busy_drawing() {
+    std::mt19937 random(4);
+    std::uniform_real_distribution<double> place(1, 22), side(0.2, 0.7);
+    std::string svg = "<svg xmlns='http://www.w3.org/2000/svg' width='24mm' height='24mm' viewBox='0 0 24 24'>";
+    for (int i = 0; i < 1000; ++i)
+        svg += fmt::format("<path {} d='M{:.2f} {:.2f} l{:.2f} {:.2f} l{:.2f} {:.2f} z'/>",
+                           i % 4 == 0 ? "fill='#000'" : "fill='none' stroke='#d00'", place(random), place(random),
+                           side(random), side(random) / 3, -side(random) / 3, side(random));
+    return svg + "</svg>";
+}
+
 /// A hundred copies of a drawing, ten in a row, against one.
-Figure hundred(const std::string& what, const std::string& drawing, double scale) {
-    const std::string file = CHALKLINE_SAMPLES "/" + drawing;
+Figure hundred(const std::string& what, const std::string& svg, double scale) {
     art::ReadOptions small;
     small.scale = scale;
     auto art = std::make_shared<const art::Artwork>(
-        art::read(std::make_shared<const std::string>(read_file(file).value()), file, small).value());
+        art::read(std::make_shared<const std::string>(svg), "drawing.svg", small).value());
     const machine::MachineProfile machine;
     const job::Job one = job::place_art(job::add_art({}, art, machine), {2, 2});
     const job::Job many = job::repeat(one, {1}, {10, 10, 3, 4})->job;
     const auto single = timed(25, [&](int) { (void)planning::plan(one, machine); });
-    const auto all = timed(9, [&](int) { (void)planning::plan(many, machine); });
+    const auto all = timed(25, [&](int) { (void)planning::plan(many, machine); });
     return {"plan of 100 " + what, quantile(all, 0.5), quantile(all, 0.95), "plan of one", quantile(single, 0.5)};
 }
 
 }  // namespace
 
 std::vector<Figure> repeats() {
-    return {hundred("key tags", "key-tag.svg", 0.75), hundred("small plates", "plate.svg", 0.22)};
+    const auto sample = [](const char* name) { return read_file(std::string(CHALKLINE_SAMPLES "/") + name).value(); };
+    return {hundred("key tags", sample("key-tag.svg"), 0.75), hundred("small plates", sample("plate.svg"), 0.22),
+            hundred("busy drawings", busy_drawing(), 1)};
 }
 
 }  // namespace chalkline::bench

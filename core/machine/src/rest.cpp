@@ -70,6 +70,7 @@ ProgramPlace Rest::in_whole(ProgramPlace in_rest) const {
 Rest rest_of(const Program& program, ProgramPlace done) {
     Rest rest;
     rest.program = program;
+    rest.program.passages.clear();
     rest.from = static_cast<std::size_t>(done.operation < 0 ? 0 : done.operation);
     Standing standing = standing_after(program, rest.from);
     if (done.operation >= 0) {

@@ -102,6 +102,8 @@ class Queue {
           line_by_line_(machine.dialect == machine::Dialect::line_by_line) {}
 
     double now() const { return s_.ended; }
+    /// How many moves came so far.
+    std::size_t moves() const { return moves_; }
     std::size_t capacity() const { return capacity_; }
     const QueueState& state() const { return s_; }
     /// Goes on from a state it was in before, as if it were now.
@@ -115,6 +117,7 @@ class Queue {
               std::int32_t step) {
         const double way = geometry::distance(from, to);
         if (way < 1e-9) return line(bytes);
+        ++moves_;
         const geometry::Point counted = machine_.counted(to - from);
         Move move;
         move.length = geometry::norm(counted);
@@ -253,7 +256,7 @@ class Queue {
 
     const machine::MachineProfile machine_;
     Timing& timing_;
-    std::size_t capacity_;
+    std::size_t capacity_, moves_ = 0;
     double second_per_byte_;
     bool line_by_line_;
     QueueState s_;

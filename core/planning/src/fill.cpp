@@ -3,6 +3,7 @@
 
 #include "hatcher.hpp"
 #include "mapped_region.hpp"
+#include "neighbourhoods.hpp"
 
 #include <chalkline/planning/time_model.hpp>
 
@@ -14,7 +15,6 @@
 #include <limits>
 #include <map>
 #include <numbers>
-#include <numeric>
 #include <optional>
 
 namespace chalkline::planning {
@@ -38,36 +38,6 @@ double snapped(double value, double step) {
     return std::round(value / step) * step;
 }
 
-/// What shares scan lines, by union-find over boxes that come within `reach` of each other.
-std::vector<std::vector<std::size_t>> neighbourhoods(const std::vector<Box>& boxes, double reach) {
-    std::vector<std::size_t> parent(boxes.size());
-    std::iota(parent.begin(), parent.end(), std::size_t{0});
-    const auto root = [&](std::size_t i) {
-        while (parent[i] != i)
-            i = parent[i] = parent[parent[i]];
-        return i;
-    };
-    const auto rbox = [](const Box& b) { return RBox({b.left, b.bottom}, {b.right, b.top}); };
-    std::vector<std::pair<RBox, std::size_t>> items;
-    for (std::size_t i = 0; i < boxes.size(); ++i)
-        items.emplace_back(rbox(boxes[i]), i);
-    const bgi::rtree<std::pair<RBox, std::size_t>, bgi::rstar<16>> tree(items);
-    for (std::size_t i = 0; i < boxes.size(); ++i) {
-        // Only sideways: neighbours above or below share no scan line unless they overlap.
-        const Box& b = boxes[i];
-        const RBox near({b.left - reach, b.bottom}, {b.right + reach, b.top});
-        for (auto found = tree.qbegin(bgi::intersects(near)); found != tree.qend(); ++found) {
-            const std::size_t a = root(i), c = root(found->second);
-            parent[std::max(a, c)] = std::min(a, c);
-        }
-    }
-    std::vector<std::vector<std::size_t>> groups(boxes.size());
-    for (std::size_t i = 0; i < boxes.size(); ++i)
-        groups[root(i)].push_back(i);
-    std::erase_if(groups, [](const auto& group) { return group.empty(); });
-    return groups;
-}
-
 /// Plans in a frame where the scan lines lie level; `to_bed` turns it back.
 class FillPlanner {
  public:
@@ -86,46 +56,40 @@ class FillPlanner {
     /// Shapes closer than this are joined: a row's end costs stopping and starting, twice the time to speed each.
     double reach() const { return 2 * speed_ / 60 * speed_ / 60 / axis_.acceleration + 1; }
 
-    /// Scan lines in their order, and the level row each lies in.
-    struct Block {
-        std::vector<SweepLine> lines;
-        std::vector<double> rows;
-    };
-
-    /// REQUIRES: rows ascend.
-    Block block_of(std::vector<LitRow> rows, int motif) const {
+    /// Scan lines in their order. REQUIRES: rows ascend.
+    std::vector<SweepLine> block_of(std::vector<LitRow> rows) const {
         if (!ascending()) std::reverse(rows.begin(), rows.end());
-        Block block;
+        std::vector<SweepLine> block;
         bool rightwards = starts_rightwards();
         for (LitRow& row : rows) {
             auto parts = split(clean(std::move(row.stretches)));
             if (parts.empty()) continue;
             if (!rightwards) std::reverse(parts.begin(), parts.end());
-            for (const auto& part : parts) {
-                block.lines.push_back(sweep(row.y, part, rightwards, motif));
-                block.rows.push_back(row.y);
-            }
+            for (const auto& part : parts)
+                block.push_back(sweep(row.y, part, rightwards));
             if (fill_.both_ways) rightwards = !rightwards;
         }
         return block;
     }
 
-    /// The same lines so much higher. REQUIRES: level_on_bed.
-    std::vector<SweepLine> lines_above(const Block& block, double by, int motif) const {
-        std::vector<SweepLine> lines = block.lines;
-        for (std::size_t i = 0; i < lines.size(); ++i) {
-            SweepLine& line = lines[i];
-            const double row = row_at(block.rows[i] + by);
-            line.start.y = line.end.y = to_bed_({0, row}).y;
-            line.motif = motif;
-        }
-        return lines;
+    /// From a block to the same at another place of the level frame, on the bed. What is moved stays on its grid.
+    Point moved_by(Point level) const {
+        return to_bed_.direction({snapped(level.x, grid), level_on_bed() ? snapped(level.y, grid) : level.y});
     }
 
-    /// Rows lie level on the bed itself: where they begin and end does not depend on how high they lie.
-    bool level_on_bed() const { return std::abs(to_bed_.b) < straight; }
+    /// Rows lie along a side of the bed: where they begin and end does not depend on how high they lie.
+    bool along_a_side() const { return level_on_bed() || std::abs(to_bed_.a) < straight; }
+
+    /// Scan lines of what lies in this part of the level frame have all the run-up they need. REQUIRES: along_a_side.
+    bool has_run_up(const Box& level) const {
+        const Stretch bed = on_bed(level.bottom);
+        const double needed = run_up_ + run_up_grid + std::abs(fill_.shift.mm());
+        return level.left - needed >= bed.from && level.right + needed <= bed.to;
+    }
 
  private:
+    bool level_on_bed() const { return std::abs(to_bed_.b) < straight; }
+
     /// Rows from low to high in the level frame.
     bool ascending() const {
         const Point up = to_bed_.direction({0, 1});
@@ -193,7 +157,7 @@ class FillPlanner {
         return part;
     }
 
-    SweepLine sweep(double y, const std::vector<LitStretch>& stretches, bool rightwards, int motif) const {
+    SweepLine sweep(double y, const std::vector<LitStretch>& stretches, bool rightwards) const {
         const double row = row_at(y);
         const double shift = rightwards ? 0 : fill_.shift.mm();
         const double first = stretches.front().from + shift, last = stretches.back().to + shift;
@@ -208,8 +172,7 @@ class FillPlanner {
             along.push_back(rightwards ? LitStretch{s.from + shift - left, s.to + shift - left, s.share}
                                        : LitStretch{right - s.to - shift, right - s.from - shift, s.share});
         if (!rightwards) std::reverse(along.begin(), along.end());
-        return {to_bed_({rightwards ? left : right, row}), to_bed_({rightwards ? right : left, row}),
-                std::make_shared<const LitStretches>(std::move(along)), motif};
+        return {to_bed_({rightwards ? left : right, row}), to_bed_({rightwards ? right : left, row}), std::move(along)};
     }
 
     /// Where a row is really burned.
@@ -229,38 +192,134 @@ class FillPlanner {
 };
 
 /// Blocks in turn, the nearest next by its first row. An R-tree keeps this quick for thousands of loose shapes.
-void append_nearest_first(std::vector<std::vector<SweepLine>> blocks, Point& from, std::vector<SweepLine>& ordered) {
+void append_nearest_first(const std::vector<ScanBlocks::Block>& blocks, Point& from, ScanBlocks& scan) {
     std::vector<std::pair<RPoint, std::size_t>> places;
-    for (std::size_t i = 0; i < blocks.size(); ++i)
-        places.emplace_back(RPoint(blocks[i].front().start.x, blocks[i].front().start.y), i);
-    bgi::rtree<std::pair<RPoint, std::size_t>, bgi::rstar<16>> starts(places);
+    for (std::size_t i = 0; i < blocks.size(); ++i) {
+        const Point start = scan.patterns[blocks[i].pattern].front().start + blocks[i].by;
+        places.emplace_back(RPoint(start.x, start.y), i);
+    }
+    bgi::rtree<std::pair<RPoint, std::size_t>, bgi::quadratic<16>> starts(places);
     while (!starts.empty()) {
         const auto nearest = *starts.qbegin(bgi::nearest(RPoint(from.x, from.y), 1));
         starts.remove(nearest);
-        auto& block = blocks[nearest.second];
-        from = block.back().end;
-        std::move(block.begin(), block.end(), std::back_inserter(ordered));
+        const ScanBlocks::Block& block = blocks[nearest.second];
+        from = scan.patterns[block.pattern].back().end + block.by;
+        scan.blocks.push_back(block);
     }
 }
 
-/// Blocks planned before, and how high they lie.
-using KnownBlocks = std::map<Hatcher::Pattern, std::pair<FillPlanner::Block, double>>;
+using Shapes = std::vector<const FillShape*>;
 
-/// The scan lines of shapes that share them. What repeats higher up is only moved.
-std::vector<SweepLine> lines_of(const FillPlanner& planner, Hatcher& hatcher,
-                                const std::vector<const FillShape*>& shapes, KnownBlocks& known) {
-    const int motif = shapes.front()->motif;
-    const auto repeated = planner.level_on_bed() ? hatcher.pattern_of(shapes) : std::nullopt;
-    if (!repeated) return planner.block_of(hatcher.rows(shapes), motif).lines;
-    const auto [found, fresh] = known.try_emplace(repeated->pattern);
-    auto& [block, height] = found->second;
-    if (fresh) {
-        block = planner.block_of(hatcher.rows(shapes), motif);
-        height = repeated->up;
-        return block.lines;
+/// Groups of shapes that come within `reach` of one another along their rows.
+std::vector<Shapes> sharing_lines(const Shapes& shapes, Hatcher& hatcher, double reach) {
+    std::vector<Box> boxes;
+    for (const FillShape* shape : shapes)
+        boxes.push_back(hatcher.box_of(*shape));
+    std::vector<Shapes> groups;
+    for (const auto& near : neighbourhoods(boxes, reach)) {
+        Shapes& group = groups.emplace_back();
+        for (const std::size_t i : near)
+            group.push_back(shapes[i]);
     }
-    return planner.lines_above(block, repeated->up - height, motif);
+    return groups;
 }
+
+bool share_lines(const Box& a, const Box& b, double reach) {
+    return a.left - reach <= b.right && b.left - reach <= a.right && a.bottom <= b.top && b.bottom <= a.top;
+}
+
+/// Some of the shapes share lines with some of the others. `box`, `other_box`: all of either.
+bool share_lines(const Shapes& shapes, const Box& box, const Shapes& others, const Box& other_box, Hatcher& hatcher,
+                 double reach) {
+    std::vector<Box> near;
+    for (const FillShape* other : others)
+        if (const Box one = hatcher.box_of(*other); share_lines(one, box, reach)) near.push_back(one);
+    return std::any_of(shapes.begin(), shapes.end(), [&](const FillShape* shape) {
+        const Box one = hatcher.box_of(*shape);
+        return share_lines(one, other_box, reach) &&
+               std::any_of(near.begin(), near.end(), [&](const Box& other) { return share_lines(one, other, reach); });
+    });
+}
+
+/// The same for the shapes of many motifs, those of one motif after another. Each drawing is looked at once; where
+/// groups of several motifs come near each other, so are they.
+std::vector<Shapes> sharing_lines(const std::vector<FillShape>& shapes, Hatcher& hatcher, double reach) {
+    struct Unit {
+        std::vector<std::size_t> shapes;  ///< from the motif's first
+        Box box;                          ///< level, without the motif's place
+    };
+    std::map<std::vector<const geometry::Region*>, std::vector<Unit>> known;
+    std::vector<Shapes> units;
+    std::vector<Box> boxes;
+    for (std::size_t first = 0, next = 0; first < shapes.size(); first = next) {
+        std::vector<const geometry::Region*> drawn;
+        Shapes all;
+        for (next = first; next < shapes.size() && shapes[next].motif == shapes[first].motif; ++next) {
+            drawn.push_back(shapes[next].drawn.get());
+            all.push_back(&shapes[next]);
+        }
+        const auto [found, fresh] = known.try_emplace(std::move(drawn));
+        const Point at = hatcher.level_place(shapes[first]);
+        if (fresh)
+            for (const Shapes& group : sharing_lines(all, hatcher, reach)) {
+                Unit& unit = found->second.emplace_back();
+                for (const FillShape* shape : group) {
+                    unit.shapes.push_back(static_cast<std::size_t>(shape - &shapes[first]));
+                    unit.box.add(hatcher.box_of(*shape).moved(Point() - at));
+                }
+            }
+        for (const Unit& unit : found->second) {
+            boxes.push_back(unit.box.moved(at));
+            Shapes& group = units.emplace_back();
+            for (const std::size_t i : unit.shapes)
+                group.push_back(all[i]);
+        }
+    }
+    std::vector<Shapes> groups;
+    for (const auto& near : neighbourhoods(boxes, reach, [&](std::size_t a, std::size_t b) {
+             return share_lines(units[a], boxes[a], units[b], boxes[b], hatcher, reach);
+         })) {
+        Shapes& group = groups.emplace_back(std::move(units[near.front()]));
+        for (std::size_t i = 1; i < near.size(); ++i)
+            group.insert(group.end(), units[near[i]].begin(), units[near[i]].end());
+        if (near.size() > 1) std::sort(group.begin(), group.end());
+    }
+    return groups;
+}
+
+/// Finds the patterns of shapes that share their scan lines.
+class BlockPatterns {
+ public:
+    BlockPatterns(const FillPlanner& planner, Hatcher& hatcher, ScanBlocks& scan)
+        : planner_(planner), hatcher_(hatcher), scan_(scan) {}
+
+    /// The block of these shapes; nothing when none of their rows can be burned. What comes again is only moved.
+    std::optional<ScanBlocks::Block> block_of(const Shapes& shapes) {
+        const job::Id motif = shapes.front()->motif;
+        const auto repeated = planner_.along_a_side() ? hatcher_.pattern_of(shapes) : std::nullopt;
+        if (repeated)
+            if (const auto known = known_.find(key_of(*repeated)); known != known_.end())
+                return ScanBlocks::Block{known->second.first, planner_.moved_by(repeated->at - known->second.second),
+                                         motif};
+        auto lines = planner_.block_of(hatcher_.rows(shapes));
+        if (lines.empty()) return {};
+        if (repeated) known_.try_emplace(key_of(*repeated), scan_.patterns.size(), repeated->at);
+        scan_.patterns.push_back(std::move(lines));
+        return ScanBlocks::Block{scan_.patterns.size() - 1, {}, motif};
+    }
+
+ private:
+    const FillPlanner& planner_;
+    Hatcher& hatcher_;
+    ScanBlocks& scan_;
+    /// What is near the bed's side has less run-up there: it repeats at that distance only.
+    using Key = std::pair<Hatcher::Pattern, std::optional<double>>;
+    Key key_of(const Hatcher::PatternAt& found) const {
+        return {found.pattern, planner_.has_run_up(found.box) ? std::nullopt : std::optional(found.at.x)};
+    }
+    std::map<Key, std::pair<std::size_t, Point>>
+        known_;  ///< index of the pattern, and where it lies in the level frame
+};
 
 }  // namespace
 
@@ -272,31 +331,24 @@ double run_up_of(const FillSettings& fill, double speed, const AxisLimits& axis)
     return fill.run_up ? fill.run_up->mm() : run_up_length(speed, axis.acceleration) * 1.05 + 0.1;
 }
 
-std::vector<SweepLine> fill_lines(const std::vector<FillShape>& shapes, const steps::StepSettings& settings,
-                                  const machine::MachineProfile& machine, Point from, const Watch& watch) {
+ScanBlocks fill_blocks(const std::vector<FillShape>& shapes, const steps::StepSettings& settings,
+                       const machine::MachineProfile& machine, Point from, const Watch& watch) {
     constexpr double degree = std::numbers::pi / 180;
     std::vector<double> angles{settings.fill.angle * degree};
     if (settings.fill.crossed) angles.push_back((settings.fill.angle + 90) * degree);
-    std::vector<SweepLine> ordered;
+    ScanBlocks scan;
     for (const double angle : angles) {
         const FillPlanner planner(settings.line_pitch.mm(), settings.speed.mm_per_min(), settings.fill, angle, machine);
         Hatcher hatcher(planner.to_level(), settings.line_pitch.mm());
-        KnownBlocks known;
-        std::vector<std::vector<SweepLine>> blocks;
-        std::vector<Box> boxes;
-        for (const FillShape& shape : shapes)
-            boxes.push_back(hatcher.box_of(shape));
-        for (const auto& group : neighbourhoods(boxes, planner.reach())) {
+        BlockPatterns patterns(planner, hatcher, scan);
+        std::vector<ScanBlocks::Block> blocks;
+        for (const auto& together : sharing_lines(shapes, hatcher, planner.reach())) {
             if (watch.cancelled()) return {};
-            std::vector<const FillShape*> together;
-            for (const std::size_t i : group)
-                together.push_back(&shapes[i]);
-            auto lines = lines_of(planner, hatcher, together, known);
-            if (!lines.empty()) blocks.push_back(std::move(lines));
+            if (const auto block = patterns.block_of(together)) blocks.push_back(*block);
         }
-        append_nearest_first(std::move(blocks), from, ordered);
+        append_nearest_first(blocks, from, scan);
     }
-    return ordered;
+    return scan;
 }
 
 namespace {
@@ -353,18 +405,20 @@ std::vector<LitRow> shared_rows(std::vector<const Proof*> proofs) {
 
 }  // namespace
 
-std::vector<SweepLine> picture_lines(const std::vector<std::shared_ptr<const Proof>>& proofs,
-                                     const steps::StepSettings& settings, const machine::MachineProfile& machine,
-                                     Point from, const Watch& watch) {
+ScanBlocks picture_blocks(const std::vector<std::shared_ptr<const Proof>>& proofs, const steps::StepSettings& settings,
+                          const machine::MachineProfile& machine, Point from, const Watch& watch) {
     const FillPlanner planner(settings.line_pitch.mm(), settings.speed.mm_per_min(), settings.fill,
                               settings.fill.angle * std::numbers::pi / 180, machine);
     std::vector<Box> boxes;
     for (const auto& proof : proofs)
         boxes.push_back(level_box(proof->frame));
-    std::vector<std::vector<SweepLine>> blocks;
+    ScanBlocks scan;
+    std::vector<ScanBlocks::Block> blocks;
     const auto add_block = [&](const std::vector<const Proof*>& together) {
-        auto block = planner.block_of(shared_rows(together), together.front()->motif);
-        if (!block.lines.empty()) blocks.push_back(std::move(block.lines));
+        auto lines = planner.block_of(shared_rows(together));
+        if (lines.empty()) return;
+        blocks.push_back({scan.patterns.size(), {}, together.front()->motif});
+        scan.patterns.push_back(std::move(lines));
     };
     for (const auto& group : neighbourhoods(boxes, planner.reach())) {
         if (watch.cancelled()) return {};
@@ -381,9 +435,8 @@ std::vector<SweepLine> picture_lines(const std::vector<std::shared_ptr<const Pro
             for (const Proof* alone : together)
                 add_block({alone});
     }
-    std::vector<SweepLine> ordered;
-    append_nearest_first(std::move(blocks), from, ordered);
-    return ordered;
+    append_nearest_first(blocks, from, scan);
+    return scan;
 }
 
 }  // namespace chalkline::planning

@@ -20,9 +20,11 @@ std::optional<Hatcher::PatternAt> Hatcher::pattern_of(const std::vector<const Fi
     constexpr double fine = 1e-6;  // mm: what differs by less is the same place
     const std::vector<Copy> copies = copies_of(shapes);
     if (!alike_side_by_side(copies)) return {};
-    PatternAt found{{copies.front().drawn, {}}, copies.front().at.y};
-    for (const Copy& copy : copies)
-        found.pattern.across.push_back(std::round(copy.at.x / fine) * fine);
+    PatternAt found{{copies.front().drawn, {}}, copies.front().at, {}};
+    for (const Copy& copy : copies) {
+        found.pattern.across.push_back(std::round((copy.at.x - found.at.x) / fine) * fine);
+        found.box.add(copy.box);
+    }
     return found;
 }
 

@@ -23,16 +23,20 @@ class Hatcher {
 
     /// A shape's box in the level frame.
     geometry::Box box_of(const FillShape& shape);
+    /// Where its motif lies there.
+    geometry::Point level_place(const FillShape& shape) const { return to_level_(shape.at); }
 
-    /// Copies side by side, by what is drawn and how far each is moved along its rows.
+    /// Copies side by side, by what is drawn and how far along its rows each is from the first.
     struct Pattern {
         std::vector<const geometry::Region*> drawn;
         std::vector<double> across;
         auto operator<=>(const Pattern&) const = default;
     };
+    /// Where a pattern lies in the level frame: its first copy, and all of it.
     struct PatternAt {
         Pattern pattern;
-        double up;  ///< mm, of the level frame
+        geometry::Point at;
+        geometry::Box box;
     };
     /// Nothing where the shapes are not that.
     std::optional<PatternAt> pattern_of(const std::vector<const FillShape*>& shapes);

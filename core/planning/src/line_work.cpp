@@ -132,22 +132,24 @@ std::vector<LineShape> beside_the_kerf(std::vector<LineShape> lines, const steps
                 std::rotate(ring.points.begin(), ring.points.begin() + static_cast<std::ptrdiff_t>(at.segment) + 1,
                             ring.points.end());
             }
-            moved.push_back({std::move(ring), shape.motif, shape.fixed, shape.copy, shape.bridges});
+            LineShape& beside = moved.emplace_back(shape);
+            beside.line = std::move(ring);
         }
     }
     return moved;
 }
 
-void apply_marks(const job::Motif& motif, std::vector<LineShape>& lines, std::size_t first) {
-    for (const job::PathMark& mark : motif.marks) {
-        const Point place = motif.place(mark.on_page);
+void apply_marks(const std::vector<job::PathMark>& marks, const geometry::Transform& as_it_lies,
+                 std::vector<LineShape>& lines) {
+    for (const job::PathMark& mark : marks) {
+        const Point place = as_it_lies(mark.on_page);
         OnChain best;
         LineShape* nearest = nullptr;
-        for (std::size_t i = first; i < lines.size(); ++i) {
-            const OnChain found = nearest_on(lines[i].line.points, lines[i].line.closed, place);
+        for (LineShape& shape : lines) {
+            const OnChain found = nearest_on(shape.line.points, shape.line.closed, place);
             if (found.away >= best.away) continue;
             best = found;
-            nearest = &lines[i];
+            nearest = &shape;
         }
         if (!nearest) return;
         if (mark.kind == job::PathMark::Kind::bridge) {

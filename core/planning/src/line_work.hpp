@@ -10,8 +10,10 @@ namespace chalkline::planning {
 /// Open lines stay. A ring narrower than the kerf vanishes; they are counted in `narrow`.
 std::vector<LineShape> beside_the_kerf(std::vector<LineShape> lines, const steps::LineSettings& settings, int& narrow);
 
-/// What a motif's marks say, given to the nearest of its lines from `first` on: where it begins, where bridges are.
-void apply_marks(const job::Motif& motif, std::vector<LineShape>& lines, std::size_t first);
+/// What a motif's marks say, given to the nearest of its lines: where it begins, where bridges are. `as_it_lies`: from
+/// its page to where the lines are.
+void apply_marks(const std::vector<job::PathMark>& marks, const geometry::Transform& as_it_lies,
+                 std::vector<LineShape>& lines);
 
 /// A stretch of a line as the head goes it: from where it stands through the points.
 struct Stroke {

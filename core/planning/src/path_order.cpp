@@ -22,7 +22,7 @@ using EPoint = bg::model::point<double, 2, bg::cs::cartesian>;
 using EBox = bg::model::box<EPoint>;
 
 /// The line with its door for a start: a corner of a closed one, an end (0, 1) of an open one.
-OrderedLine begun_at(LineShape shape, std::size_t door, int depth) {
+OrderedLine begun_at(LineShape shape, std::size_t door) {
     auto& points = shape.line.points;
     if (shape.line.closed) {
         std::rotate(points.begin(), points.begin() + static_cast<std::ptrdiff_t>(door), points.end());
@@ -30,7 +30,7 @@ OrderedLine begun_at(LineShape shape, std::size_t door, int depth) {
     } else if (door == 1) {
         std::reverse(points.begin(), points.end());
     }
-    return {std::move(points), shape.line.closed, depth % 2 == 1, shape.motif, std::move(shape.bridges)};
+    return {std::move(points), shape.line.closed, shape.hole, shape.motif, std::move(shape.bridges)};
 }
 
 Stop stop_of(const LineShape& shape, bool back_and_forth) {
@@ -41,10 +41,36 @@ Stop stop_of(const LineShape& shape, bool back_and_forth) {
     return stop;
 }
 
+/// The door of the shortest way through one stop.
+Visit visit_alone(const Stop& stop, const WayThrough& way) {
+    const auto length = [&](std::size_t door) {
+        const Point left = stop.doors[stop.through ? 1 - door : door];
+        return geometry::distance(way.from, stop.doors[door]) + (way.to ? geometry::distance(left, *way.to) : 0);
+    };
+    std::size_t best = 0;
+    for (std::size_t door = 1; !stop.fixed && door < stop.doors.size(); ++door)
+        if (length(door) < length(best)) best = door;
+    return {0, best};
+}
+
+/// The shortest tour that goes on at `way.to`: a last stop, which all others come before.
+std::vector<Visit> tour_through(std::vector<Stop> stops, const WayThrough& way, const Watch& watch) {
+    if (stops.size() == 1) return {visit_alone(stops.front(), way)};
+    if (!way.to) return short_tour(stops, way.from, watch);
+    const std::size_t last = stops.size();
+    for (Stop& stop : stops)
+        if (stop.after_all_of == Stop::none) stop.after_all_of = last;
+    stops.push_back({{*way.to}, false, true});
+    stops.back().copy = true;
+    auto visits = short_tour(stops, way.from, watch);
+    if (!visits.empty() && visits.back().stop == last) visits.pop_back();
+    return visits;
+}
+
 /// The shortest way through some of the lines, those inside before those around them.
 void append_shortest(std::vector<LineShape>& lines, const std::vector<std::size_t>& some,
-                     const std::vector<std::size_t>& parents, const std::vector<int>& depth, bool back_and_forth,
-                     Point& from, const Watch& watch, std::vector<OrderedLine>& result) {
+                     const std::vector<std::size_t>& parents, bool back_and_forth, const WayThrough& way,
+                     const Watch& watch, std::vector<OrderedLine>& result) {
     std::vector<std::size_t> stop_of_line(lines.size(), Stop::none);
     std::vector<Stop> stops;
     for (const std::size_t i : some) {
@@ -53,75 +79,8 @@ void append_shortest(std::vector<LineShape>& lines, const std::vector<std::size_
     }
     for (const std::size_t i : some)
         if (parents[i] != no_line) stops[stop_of_line[i]].after_all_of = stop_of_line[parents[i]];
-    for (const Visit& visit : short_tour(stops, from, watch)) {
-        const std::size_t i = some[visit.stop];
-        const Stop& stop = stops[visit.stop];
-        from = stop.through ? stop.doors[1 - visit.door] : stop.doors[visit.door];
-        result.push_back(begun_at(std::move(lines[i]), visit.door, depth[i]));
-    }
-}
-
-std::vector<OrderedLine> shortest_order(std::vector<LineShape> lines, steps::LineSettings::Parts parts,
-                                        bool back_and_forth, Point from, const Watch& watch) {
-    const auto parents = enclosures(lines);
-    const auto depth = depths(parents);
-    std::vector<OrderedLine> result;
-    result.reserve(lines.size());
-    const auto append = [&](const std::vector<std::size_t>& some) {
-        append_shortest(lines, some, parents, depth, back_and_forth, from, watch, result);
-    };
-    std::vector<std::size_t> all(lines.size()), outer, inner;
-    std::iota(all.begin(), all.end(), std::size_t{0});
-    for (const std::size_t i : all)
-        (depth[i] == 0 ? outer : inner).push_back(i);
-    if (parts == steps::LineSettings::Parts::any) {
-        append(all);
-    } else if (parts == steps::LineSettings::Parts::holes_first) {
-        append(inner);
-        append(outer);
-    } else {
-        // The parts by their outlines; each with all that lies in it.
-        std::vector<std::vector<std::size_t>> inside(lines.size());
-        for (const std::size_t i : all) {
-            std::size_t root = i;
-            while (parents[root] != no_line)
-                root = parents[root];
-            inside[root].push_back(i);
-        }
-        std::vector<Stop> stops;
-        for (const std::size_t i : outer)
-            stops.push_back(stop_of(lines[i], back_and_forth));
-        for (const Visit& visit : short_tour(stops, from, watch))
-            append(inside[outer[visit.stop]]);
-    }
-    return result;
-}
-
-/// As drawn, except that what lies inside a closed line comes right before it.
-std::vector<OrderedLine> drawn_order(std::vector<LineShape> lines) {
-    const auto parents = enclosures(lines);
-    std::vector<std::vector<std::size_t>> inside(lines.size());
-    for (std::size_t i = 0; i < lines.size(); ++i)
-        if (parents[i] != no_line) inside[parents[i]].push_back(i);
-    std::vector<OrderedLine> result;
-    const auto depth = depths(parents);
-    const auto emit = [&](std::size_t i) { result.push_back(begun_at(std::move(lines[i]), 0, depth[i])); };
-    // Depth first without recursion: drawings nest as deep as they like.
-    std::vector<std::pair<std::size_t, std::size_t>> stack;
-    for (std::size_t i = 0; i < lines.size(); ++i) {
-        if (parents[i] != no_line) continue;
-        stack.emplace_back(i, 0);
-        while (!stack.empty()) {
-            auto& [line, next] = stack.back();
-            if (next < inside[line].size()) {
-                stack.emplace_back(inside[line][next++], 0);
-            } else {
-                emit(line);
-                stack.pop_back();
-            }
-        }
-    }
-    return result;
+    for (const Visit& visit : tour_through(std::move(stops), way, watch))
+        result.push_back(begun_at(std::move(lines[some[visit.stop]]), visit.door));
 }
 
 }  // namespace
@@ -168,10 +127,73 @@ std::vector<int> depths(const std::vector<std::size_t>& enclosures) {
     return depth;
 }
 
-std::vector<OrderedLine> order_lines(std::vector<LineShape> lines, const steps::LineSettings& settings,
-                                     bool back_and_forth, Point from, const Watch& watch) {
-    if (settings.order == steps::LineSettings::Order::as_drawn) return drawn_order(std::move(lines));
-    return shortest_order(std::move(lines), settings.parts, back_and_forth, from, watch);
+void mark_enclosed(std::vector<LineShape>& lines) {
+    const auto depth = depths(enclosures(lines));
+    for (std::size_t i = 0; i < lines.size(); ++i) {
+        lines[i].inside = depth[i] > 0;
+        lines[i].hole = depth[i] % 2 == 1;
+    }
+}
+
+std::vector<OrderedLine> shortest_order(std::vector<LineShape> lines, bool one_by_one, bool back_and_forth,
+                                        const WayThrough& way, const Watch& watch) {
+    const auto parents = enclosures(lines);
+    std::vector<OrderedLine> result;
+    result.reserve(lines.size());
+    std::vector<std::size_t> all(lines.size());
+    std::iota(all.begin(), all.end(), std::size_t{0});
+    if (!one_by_one) {
+        append_shortest(lines, all, parents, back_and_forth, way, watch, result);
+        return result;
+    }
+    // The parts by their outlines; each with all that lies in it.
+    std::vector<std::vector<std::size_t>> inside(lines.size());
+    std::vector<std::size_t> outer;
+    std::vector<Stop> outlines;
+    for (const std::size_t i : all) {
+        std::size_t root = i;
+        while (parents[root] != no_line)
+            root = parents[root];
+        inside[root].push_back(i);
+        if (root != i) continue;
+        outer.push_back(i);
+        outlines.push_back(stop_of(lines[i], back_and_forth));
+    }
+    WayThrough part = way;
+    for (const Visit& visit : tour_through(std::move(outlines), way, watch)) {
+        part.to = result.size() + inside[outer[visit.stop]].size() == lines.size() ? way.to : std::nullopt;
+        append_shortest(lines, inside[outer[visit.stop]], parents, back_and_forth, part, watch, result);
+        if (!result.empty()) part.from = left_at(result.back(), back_and_forth);
+    }
+    return result;
+}
+
+std::vector<OrderedLine> drawn_order(std::vector<LineShape> lines) {
+    const auto parents = enclosures(lines);
+    std::vector<std::vector<std::size_t>> inside(lines.size());
+    for (std::size_t i = 0; i < lines.size(); ++i)
+        if (parents[i] != no_line) inside[parents[i]].push_back(i);
+    std::vector<OrderedLine> result;
+    // Depth first without recursion: drawings nest as deep as they like.
+    std::vector<std::pair<std::size_t, std::size_t>> stack;
+    for (std::size_t i = 0; i < lines.size(); ++i) {
+        if (parents[i] != no_line) continue;
+        stack.emplace_back(i, 0);
+        while (!stack.empty()) {
+            auto& [line, next] = stack.back();
+            if (next < inside[line].size()) {
+                stack.emplace_back(inside[line][next++], 0);
+            } else {
+                result.push_back(begun_at(std::move(lines[line]), 0));
+                stack.pop_back();
+            }
+        }
+    }
+    return result;
+}
+
+geometry::Point left_at(const OrderedLine& line, bool back_and_forth) {
+    return back_and_forth ? line.points.front() : line.points.back();
 }
 
 }  // namespace chalkline::planning

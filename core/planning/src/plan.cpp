@@ -1,19 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "fill.hpp"
+#include "line_runs.hpp"
 #include "line_work.hpp"
 #include "program_builder.hpp"
+#include "step_shapes.hpp"
 
 #include <chalkline/base/units_text.hpp>
-#include <chalkline/geometry/combine.hpp>
 #include <chalkline/job/wall_bend.hpp>
 #include <chalkline/machine/walk.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/time_model.hpp>
 
 #include <algorithm>
-#include <array>
 #include <map>
-#include <tuple>
 #include <utility>
 
 namespace chalkline::planning {
@@ -21,138 +20,10 @@ namespace {
 
 using geometry::Box;
 using geometry::Point;
-using geometry::Polyline;
-using geometry::Transform;
 using machine::MachineProfile;
 using machine::Program;
 
-constexpr double bed_slack = 0.005;     // mm: art drawn exactly as large as the bed still fits
-constexpr double shortest_line = 0.02;  // mm: a shorter line is a dot no beam can draw as a line
-
-/// Everything one step burns, flattened on the bed.
-struct StepShapes {
-    std::vector<FillShape> fills;
-    std::vector<LineShape> lines;
-    std::vector<std::shared_ptr<const Proof>> proofs;  ///< pictures as dots
-    int narrow = 0;                                    ///< outlines that the kerf swallowed
-};
-
-/// Shapes flattened once for all copies of a drawing that lie the same way: a copy is only moved.
-class Flattened {
- public:
-    /// The shape as it lies, but at the page's corner instead of the motif's place.
-    std::shared_ptr<const geometry::Region> drawn(const job::Motif& motif, std::size_t shape) {
-        return of(motif, shape, false);
-    }
-
-    /// The shape's lines on the bed. `as_area`: the outline of what a fill covers, whatever overlaps in it.
-    std::vector<Polyline> lines(const job::Motif& motif, std::size_t shape, bool as_area) {
-        std::vector<Polyline> moved = of(motif, shape, as_area)->rings;
-        for (Polyline& line : moved)
-            for (Point& p : line.points)
-                p = p + corner_of(motif);
-        return moved;
-    }
-
-    /// Another motif of the same drawing, lying the same way, came before.
-    bool repeats(const job::Motif& motif) {
-        const Transform& place = motif.place;
-        return firsts_.try_emplace({motif.art.get(), {place.a, place.b, place.c, place.d}}, motif.id).first->second !=
-               motif.id;
-    }
-
-    static Point corner_of(const job::Motif& motif) { return {motif.place.e, motif.place.f}; }
-
- private:
-    std::shared_ptr<const geometry::Region> of(const job::Motif& motif, std::size_t shape, bool as_area) {
-        const Transform& place = motif.place;
-        const Transform way{place.a, place.b, place.c, place.d, 0, 0};
-        auto [found, fresh] =
-            shelf_.try_emplace({motif.art.get(), shape, as_area, {place.a, place.b, place.c, place.d}});
-        if (fresh) {
-            const art::Shape& drawn = motif.art->shapes[shape];
-            geometry::Region region{drawn.path.flatten(way), drawn.rule};
-            if (as_area) region.rings = geometry::united({region}).rings;
-            found->second = std::make_shared<const geometry::Region>(std::move(region));
-        }
-        return found->second;
-    }
-
-    using Key = std::tuple<const art::Artwork*, std::size_t, bool, std::array<double, 4>>;
-    std::map<Key, std::shared_ptr<const geometry::Region>> shelf_;
-    std::map<std::pair<const art::Artwork*, std::array<double, 4>>, job::Id> firsts_;
-};
-
-/// The step's pictures as dots.
-std::vector<std::shared_ptr<const Proof>> proofs_of(const job::Job& job, const job::Step& step, double spot,
-                                                    const PlanOptions& options, const Watch& watch) {
-    ProofShelf once;
-    ProofShelf& shelf = options.shelf ? *options.shelf : once;
-    std::vector<std::shared_ptr<const Proof>> proofs;
-    for (const job::Motif& motif : job.motifs)
-        for (std::size_t i = 0; options.wants_motif(motif.id) && i < motif.art->pictures.size(); ++i)
-            if (step.on && job.sent_picture(step, motif, i) && !watch.cancelled())
-                proofs.push_back(shelf.proof(motif, i, step, spot, watch));
-    return proofs;
-}
-
-StepShapes shapes_of(const job::Job& job, const job::Step& step, const PlanOptions& options, Flattened& flattened) {
-    StepShapes result;
-    const bool fills = step.settings.kind == steps::StepKind::engrave;
-    for (const job::Motif& motif : job.motifs) {
-        if (!options.wants_motif(motif.id)) continue;
-        const std::size_t first_line = result.lines.size();
-        const bool copy = flattened.repeats(motif);
-        for (std::size_t i = 0; i < motif.art->shapes.size(); ++i) {
-            if (!job::Job::burns(step, motif, i)) continue;
-            const art::Shape& shape = motif.art->shapes[i];
-            if (fills) {
-                const FillShape fill{flattened.drawn(motif, i), Flattened::corner_of(motif), {}, motif.id};
-                result.fills.push_back(fill);
-                result.fills.back().box = geometry::bounds(fill.drawn->rings).moved(fill.at);
-                continue;
-            }
-            for (auto& line : flattened.lines(motif, i, shape.ink.kind == InkKind::fill))
-                if (geometry::length(line) >= shortest_line)
-                    result.lines.push_back({std::move(line), motif.id, false, copy});
-        }
-        if (result.lines.size() > first_line) apply_marks(motif, result.lines, first_line);
-    }
-    if (!fills) result.lines = beside_the_kerf(std::move(result.lines), step.settings.line, result.narrow);
-    return result;
-}
-
-/// Fills as lines that follow their outlines: the outline itself (`inset` 0), or one inside the other until nothing is
-/// left.
-std::vector<LineShape> contours_of(const std::vector<FillShape>& fills, double inset, double pitch,
-                                   const Watch& watch) {
-    std::map<int, std::vector<geometry::Region>> by_motif;
-    for (const FillShape& fill : fills)
-        by_motif[fill.motif].push_back(on_bed(fill));
-    std::vector<LineShape> lines;
-    for (const auto& [motif, regions] : by_motif) {
-        const geometry::Region whole = geometry::united(regions);
-        // Each ring is measured from the drawn outline: rounding never adds up.
-        for (double in = inset; !watch.cancelled(); in += pitch) {
-            const geometry::Region area = in > 0 ? geometry::grown(whole, -in) : whole;
-            for (const Polyline& ring : area.rings)
-                if (geometry::length(ring) >= shortest_line) lines.push_back({ring, motif});
-            if (pitch <= 0 || area.rings.empty()) break;
-        }
-    }
-    return lines;
-}
-
-Box bounds(const StepShapes& shapes) {
-    Box box;
-    for (const FillShape& fill : shapes.fills)
-        box.add(fill.box);
-    for (const LineShape& line : shapes.lines)
-        box.add(geometry::bounds(line.line));
-    for (const auto& proof : shapes.proofs)
-        box.add(proof->frame.box());
-    return box;
-}
+constexpr double bed_slack = 0.005;  // mm: art drawn exactly as large as the bed still fits
 
 Result<void> require_on_bed(const Box& box, const MachineProfile& machine) {
     if (machine.bed().contains(box, bed_slack)) return {};
@@ -160,42 +31,93 @@ Result<void> require_on_bed(const Box& box, const MachineProfile& machine) {
     return fail(error::off_bed, {{"by", format_number(by, 1)}});
 }
 
-void add_lines(ProgramBuilder& builder, const steps::StepSettings& settings, std::vector<LineShape> lines, int passes,
-               const Watch& watch) {
-    // With a focus that goes down, all is gone round before the next pass; else each line is finished at once.
-    const bool by_rounds = settings.lower_each_pass > Length();
-    const bool back_and_forth = !by_rounds && passes % 2 == 0;
-    auto ordered = order_lines(std::move(lines), settings.line, back_and_forth, builder.at(), watch);
-    const auto burn = [&](OrderedLine& line, int pass) {
-        builder.begin_pass(pass);
-        builder.add_line(strokes_of(line, settings.line), line.motif);
+/// Adds what was worked out before again elsewhere, and works out what is new.
+template <class Key>
+class Repeats {
+ public:
+    explicit Repeats(ProgramBuilder& builder) : builder_(builder) {}
+
+    /// `work_out` adds it at its place.
+    template <class WorkOut>
+    void add(const Key& key, Point at, const std::vector<job::Id>& motifs, const WorkOut& work_out) {
+        const auto [found, fresh] = known_.try_emplace(key);
+        auto& [passage, place] = found->second;
+        if (!fresh && builder_.repeat(passage, at - place, motifs)) return;
+        builder_.begin_passage();
+        work_out();
+        passage = builder_.end_passage(motifs);
+        place = at;
+    }
+
+ private:
+    ProgramBuilder& builder_;
+    std::map<Key, std::pair<RepeatablePassage, Point>> known_;
+};
+
+/// A line of a run, `passes` times beginning with pass `first`.
+void add_line(ProgramBuilder& builder, const steps::LineSettings& settings, const LineRun& run, OrderedLine line,
+              int first, int passes) {
+    for (Point& p : line.points)
+        p = p + run.at;
+    for (Point& p : line.bridges)
+        p = p + run.at;
+    for (int pass = 0; pass < first + passes; ++pass) {
+        if (pass >= first) {
+            builder.begin_pass(pass);
+            builder.add_line(strokes_of(line, settings), run.motifs[static_cast<std::size_t>(line.motif)]);
+        }
         // The next pass of an open line goes back the way it came.
         if (!line.closed) std::reverse(line.points.begin(), line.points.end());
-    };
-    if (by_rounds) {
-        for (int pass = 0; pass < passes; ++pass)
-            for (OrderedLine& line : ordered)
-                burn(line, pass);
-        return;
     }
-    for (OrderedLine& line : ordered)
-        for (int pass = 0; pass < passes; ++pass)
-            burn(line, pass);
+}
+
+void add_lines(ProgramBuilder& builder, const steps::StepSettings& settings, const LineWork& work, int passes,
+               const MachineProfile& machine, const Watch& watch) {
+    // With a focus that goes down, all is gone round before the next pass; else each line is finished at once.
+    const bool by_rounds = settings.lower_each_pass > Length();
+    const LinePace pace{passes / settings.speed.mm_per_s(), std::min(machine.max_rate_x, machine.max_rate_y) / 60,
+                        !by_rounds && passes % 2 == 0};
+    const auto runs = in_order(work, settings.line, pace, builder.at(), watch);
+    Repeats<std::pair<const std::vector<OrderedLine>*, int>> repeats(builder);
+    const auto add = [&](const LineRun& run, int first, int count) {
+        builder.begin_pass(first);
+        repeats.add({run.lines.get(), first % 2}, run.at, run.motifs, [&] {
+            for (const OrderedLine& line : *run.lines)
+                add_line(builder, settings.line, run, line, first, count);
+        });
+    };
+    for (int pass = 0; pass < (by_rounds ? passes : 1); ++pass)
+        for (const LineRun& run : runs)
+            add(run, pass, by_rounds ? 1 : passes);
 }
 
 /// Burns scan lines as often as the step has passes; mm² inked by one pass.
-double add_rows(ProgramBuilder& builder, const steps::StepSettings& settings, const std::vector<SweepLine>& rows) {
-    builder.expect_sweeps(rows.size() * static_cast<std::size_t>(settings.passes));
+double add_scan(ProgramBuilder& builder, const steps::StepSettings& settings, const ScanBlocks& scan) {
+    Repeats<std::size_t> repeats(builder);
+    const auto add = [&](const ScanBlocks::Block& block) {
+        repeats.add(block.pattern, block.by, {block.motif}, [&] {
+            for (SweepLine line : scan.patterns[block.pattern]) {
+                line.start = line.start + block.by;
+                line.end = line.end + block.by;
+                builder.add_sweep(line, block.motif);
+            }
+        });
+    };
+    std::size_t lines = 0;
+    double length = 0;
+    for (const ScanBlocks::Block& block : scan.blocks) {
+        lines += scan.patterns[block.pattern].size();
+        for (const SweepLine& line : scan.patterns[block.pattern])
+            for (const LitStretch& s : line.stretches)
+                length += s.to - s.from;
+    }
+    builder.expect(2 * lines * static_cast<std::size_t>(settings.passes));
     for (int pass = 0; pass < settings.passes; ++pass) {
         builder.begin_pass(pass);
-        for (const SweepLine& row : rows)
-            builder.add_sweep(row);
+        for (const ScanBlocks::Block& block : scan.blocks)
+            add(block);
     }
-    double area = 0;
-    for (const SweepLine& row : rows)
-        for (const LitStretch& s : *row.stretches)
-            area += (s.to - s.from) * settings.line_pitch.mm();
-    return area;
+    return length * settings.line_pitch.mm();
 }
 
 /// mm² inked by one pass.
@@ -204,18 +126,19 @@ double add_fill(ProgramBuilder& builder, const steps::StepSettings& settings, co
     const double pitch = settings.line_pitch.mm();
     double area = 0;
     if (settings.fill.way == steps::FillSettings::Way::contours) {
-        auto lines = contours_of(fills, pitch / 2, pitch, watch);
-        for (const LineShape& line : lines)
-            area += geometry::length(line.line) * pitch;
-        add_lines(builder, settings, std::move(lines), settings.passes, watch);
+        const LineWork work = contours_of(fills, pitch / 2, pitch, watch);
+        for (const LineWork::Pattern& pattern : work.patterns)
+            for (const LineShape& shape : pattern.lines)
+                area += geometry::length(shape.line) * pitch * pattern.copies;
+        add_lines(builder, settings, work, settings.passes, machine, watch);
     } else {
-        area = add_rows(builder, settings, fill_lines(fills, settings, machine, builder.at(), watch));
+        area = add_scan(builder, settings, fill_blocks(fills, settings, machine, builder.at(), watch));
     }
-    if (settings.fill.outline_after) add_lines(builder, settings, contours_of(fills, 0, 0, watch), 1, watch);
+    if (settings.fill.outline_after) add_lines(builder, settings, contours_of(fills, 0, 0, watch), 1, machine, watch);
     return area;
 }
 
-double add_step(ProgramBuilder& builder, const job::Step& step, StepShapes shapes, const MachineProfile& machine,
+double add_step(ProgramBuilder& builder, const job::Step& step, const StepShapes& shapes, const MachineProfile& machine,
                 const Watch& watch) {
     const auto& settings = step.settings;
     builder.begin_step(step.id, settings);
@@ -223,9 +146,9 @@ double add_step(ProgramBuilder& builder, const job::Step& step, StepShapes shape
     if (settings.kind == steps::StepKind::engrave)
         area = add_fill(builder, settings, shapes.fills, machine, watch);
     else if (settings.kind == steps::StepKind::picture)
-        area = add_rows(builder, settings, picture_lines(shapes.proofs, settings, machine, builder.at(), watch));
+        area = add_scan(builder, settings, picture_blocks(shapes.proofs, settings, machine, builder.at(), watch));
     else
-        add_lines(builder, settings, std::move(shapes.lines), settings.passes, watch);
+        add_lines(builder, settings, shapes.lines, settings.passes, machine, watch);
     builder.end_step();
     return area;
 }
@@ -305,19 +228,18 @@ Result<Plan> plan(const job::Job& given, const MachineProfile& machine, const Pl
                   const Watch& watch) {
     if (auto same = require_same_turning(given, machine); !same) return tl::unexpected(same.error());
     const job::Job job = job::as_it_lies(given);
+    const Copies copies(job);
     std::vector<StepShapes> all;
-    Flattened flattened;
+    std::vector<Box> boxes;
     Box box;
     for (const job::Step& step : job.steps) {
         if (auto valid = steps::validate(step.settings, machine.top_speed()); !valid)
             return tl::unexpected(valid.error());
-        all.push_back({});
-        if (options.wants_step(step.id) && step.settings.kind == steps::StepKind::picture)
-            all.back().proofs = proofs_of(job, step, machine.spot, options, watch);
-        else if (options.wants_step(step.id))
-            all.back() = shapes_of(job, step, options, flattened);
+        all.push_back(options.wants_step(step.id) ? shapes_of(job, step, copies, machine.spot, options, watch)
+                                                  : StepShapes());
         if (watch.cancelled()) return fail(chalkline::error::cancelled);
-        box.add(bounds(all.back()));
+        boxes.push_back(all.back().box());
+        box.add(boxes.back());
     }
     if (auto fits = require_on_bed(box, machine); !fits) return tl::unexpected(fits.error());
 
@@ -325,15 +247,14 @@ Result<Plan> plan(const job::Job& given, const MachineProfile& machine, const Pl
     ProgramBuilder builder(plan, machine);
     for (std::size_t i = 0; i < job.steps.size(); ++i) {
         const job::Step& step = job.steps[i];
-        if (bounds(all[i]).empty()) continue;
-        const int narrow = all[i].narrow;
+        if (boxes[i].empty()) continue;
         plan.proofs.insert(plan.proofs.end(), all[i].proofs.begin(), all[i].proofs.end());
-        const double area = add_step(builder, step, std::move(all[i]), machine, watch);
+        const double area = add_step(builder, step, all[i], machine, watch);
         if (watch.cancelled()) return fail(chalkline::error::cancelled);
         StepReport report = builder.take_report();
         report.step = step.id;
         report.area = area;
-        report.narrow = narrow;
+        report.narrow = all[i].narrow;
         plan.burn += report.burn;
         plan.travel += report.travel;
         if (report.burn > 0) plan.steps.push_back(report);

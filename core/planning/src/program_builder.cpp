@@ -9,7 +9,7 @@
 namespace chalkline::planning {
 namespace {
 
-constexpr double rapid_from = 3;  // mm: shorter hops stay at working speed and spare a word
+constexpr double spared = 0.002;  // s: a hop that is not so much quicker at full speed keeps its own and spares words
 constexpr double way_back = 0.5;  // mm, dark, after the last line under a constant beam
 
 }  // namespace
@@ -24,7 +24,6 @@ void ProgramBuilder::add(Act act) {
 
 void ProgramBuilder::begin_step(std::int32_t step, const steps::StepSettings& settings) {
     origin_ = {step, -1, 0};
-    runs_of_copies_.clear();  // the power is another one
     speed_ = settings.speed;
     power_ = machine::power_value(settings.power);
     lowest_ = machine::power_value(std::min(settings.picture.lowest, settings.power));
@@ -62,7 +61,7 @@ void ProgramBuilder::end() {
     add(machine::Beam{machine::BeamMode::off});
 }
 
-void ProgramBuilder::add_line(const Strokes& line, int motif) {
+void ProgramBuilder::add_line(const Strokes& line, job::Id motif) {
     origin_.motif = motif;
     travel_to(line.from);
     for (const Stroke& stroke : line.strokes) {
@@ -81,35 +80,108 @@ PowerValue ProgramBuilder::share_of_power(float share) const {
     return static_cast<PowerValue>(std::lround(lowest_ + (power_ - lowest_) * static_cast<double>(share)));
 }
 
-void ProgramBuilder::add_sweep(const SweepLine& line) {
-    origin_.motif = line.motif;
+void ProgramBuilder::add_sweep(const SweepLine& line, job::Id motif) {
+    origin_.motif = motif;
     travel_to(line.start);
     const double whole = geometry::distance(line.start, line.end);
     double lit = 0;
-    for (const LitStretch& s : *line.stretches)
+    for (const LitStretch& s : line.stretches)
         lit += s.to - s.from;
     report_.burn += lit;
     report_.travel += whole - lit;
-    for (const double end : {line.stretches->front().from, line.stretches->back().to})
+    for (const double end : {line.stretches.front().from, line.stretches.back().to})
         plan_.burn_box.add(within_bed(geometry::between(line.start, line.end, end / whole)));
-    machine::Sweep sweep{};
-    if (line.stretches.use_count() == 1) {
-        sweep = runs_of(line, whole);
-    } else {
-        const auto [known, fresh] = runs_of_copies_.try_emplace({line.stretches, whole});
-        if (fresh) known->second = runs_of(line, whole);
-        sweep = known->second;
-    }
+    machine::Sweep sweep = runs_of(line, whole);
     at_ = sweep.to = within_bed(line.end);
     plan_.move_box.add(at_);
     add(sweep);
 }
 
-void ProgramBuilder::expect_sweeps(std::size_t count) {
+void ProgramBuilder::expect(std::size_t count) {
     auto& operations = plan_.program.operations;
     // Never by a little: memory that grows in small steps is copied over and over.
-    if (const std::size_t needed = operations.size() + 2 * count; needed > operations.capacity())
+    if (const std::size_t needed = operations.size() + count; needed > operations.capacity())
         operations.reserve(std::max(needed, 2 * operations.capacity()));
+}
+
+void ProgramBuilder::begin_passage() {
+    const auto first = static_cast<std::uint32_t>(plan_.program.operations.size());
+    open_ = OpenPassage{{first, 0, patterns_++},
+                        origin_.pass,
+                        std::exchange(report_, {}),
+                        std::exchange(plan_.burn_box, {}),
+                        std::exchange(plan_.move_box, {})};
+}
+
+RepeatablePassage ProgramBuilder::end_passage(std::vector<job::Id> motifs) {
+    machine::Passage range = open_->range;
+    range.count = static_cast<std::uint32_t>(plan_.program.operations.size()) - range.first;
+    if (range.count > 0) plan_.program.passages.push_back(range);
+    RepeatablePassage passage;
+    passage.range = range;
+    passage.at = at_;
+    passage.before = before_;
+    passage.lit = lit_;
+    passage.cut_off = open_->cut_off;
+    passage.burn_box = plan_.burn_box;
+    passage.move_box = plan_.move_box;
+    passage.burn = report_.burn;
+    passage.travel = report_.travel - open_->way_there.value_or(0);
+    passage.pass = open_->pass;
+    passage.motifs = std::move(motifs);
+    report_.burn += open_->report.burn;
+    report_.travel += open_->report.travel;
+    plan_.burn_box.add(open_->burn_box);
+    plan_.move_box.add(open_->move_box);
+    open_.reset();
+    return passage;
+}
+
+bool ProgramBuilder::repeat(const RepeatablePassage& passage, Point by, const std::vector<job::Id>& motifs) {
+    const auto lies_on_bed = [&](const geometry::Box& box) { return machine_.bed().contains(box.moved(by)); };
+    if (passage.cut_off || !lies_on_bed(passage.burn_box) || !lies_on_bed(passage.move_box)) return false;
+    auto& operations = plan_.program.operations;
+    const std::size_t first = operations.size(), from = passage.range.first, count = passage.range.count;
+    if (count == 0) return true;
+    std::size_t which = 0;
+    const auto motif_for = [&](job::Id motif) {
+        while (passage.motifs[which] != motif)
+            which = (which + 1) % passage.motifs.size();
+        return motifs[which];
+    };
+    origin_.motif = motif_for(operations[from].origin.motif);
+    travel_to(std::get<machine::Travel>(operations[from].act).to + by);
+    for (std::size_t i = 1; i < count; ++i) {
+        machine::Operation operation = operations[from + i];
+        shift(operation, by);
+        operation.origin.motif = motif_for(operation.origin.motif);
+        operation.origin.pass += origin_.pass - passage.pass;
+        operations.push_back(operation);
+    }
+    plan_.program.passages.push_back({static_cast<std::uint32_t>(first), passage.range.count, passage.range.pattern});
+    report_.burn += passage.burn;
+    report_.travel += passage.travel;
+    plan_.burn_box.add(passage.burn_box.moved(by));
+    plan_.move_box.add(passage.move_box.moved(by));
+    at_ = passage.at + by;
+    before_ = passage.before + by;
+    lit_ = passage.lit;
+    return true;
+}
+
+void ProgramBuilder::shift(machine::Operation& operation, Point by) {
+    if (auto* travel = std::get_if<machine::Travel>(&operation.act)) {
+        travel->to = travel->to + by;
+    } else if (auto* sweep = std::get_if<machine::Sweep>(&operation.act)) {
+        sweep->to = sweep->to + by;
+    } else if (auto* trace = std::get_if<machine::Trace>(&operation.act)) {
+        auto& points = plan_.program.points;
+        const std::size_t first = points.size();
+        points.resize(first + trace->count);
+        for (std::size_t i = 0; i < trace->count; ++i)
+            points[first + i] = points[trace->first + i] + by;
+        trace->first = static_cast<std::uint32_t>(first);
+    }
 }
 
 /// Puts the line's runs into the program.
@@ -122,7 +194,7 @@ machine::Sweep ProgramBuilder::runs_of(const SweepLine& line, double whole) {
         if (length > 0) runs.push_back({length, power});
         done = to;
     };
-    for (const LitStretch& s : *line.stretches) {
+    for (const LitStretch& s : line.stretches) {
         run_to(s.from, 0);
         run_to(s.to, s.share >= 1 ? power_ : share_of_power(s.share));
     }
@@ -134,19 +206,29 @@ StepReport ProgramBuilder::take_report() {
     return std::exchange(report_, {});
 }
 
-Point ProgramBuilder::within_bed(Point p) const {
-    return {std::clamp(p.x, 0.0, machine_.width), std::clamp(p.y, 0.0, machine_.depth)};
+Point ProgramBuilder::within_bed(Point p) {
+    const Point inside{std::clamp(p.x, 0.0, machine_.width), std::clamp(p.y, 0.0, machine_.depth)};
+    if (open_ && !(inside == p)) open_->cut_off = true;
+    return inside;
 }
 
 void ProgramBuilder::travel_to(Point to) {
     to = within_bed(to);
     const double length = geometry::distance(at_, to);
+    if (open_ && !open_->way_there) open_->way_there = moved_ ? length : 0;
     if (moved_) report_.travel += length;
-    add(machine::Travel{to, !moved_ || length > rapid_from});
+    add(machine::Travel{to, !moved_ || quicker_rapid(length)});
     moved_ = true;
     lit_ = false;
     at_ = to;
     plan_.move_box.add(to);
+}
+
+bool ProgramBuilder::quicker_rapid(double length) const {
+    const double acceleration = std::min(machine_.acceleration_x, machine_.acceleration_y);
+    const double rapid = std::min(machine_.max_rate_x, machine_.max_rate_y);
+    return straight_time(length, speed_.mm_per_min(), acceleration) - straight_time(length, rapid, acceleration) >
+           spared;
 }
 
 void ProgramBuilder::add_trace(const std::vector<Point>& points, PowerValue power) {

@@ -54,9 +54,13 @@ class Clock {
         constexpr int opening = 24;  // bytes of the lines before the first operation
         queue_.wait(opening, 0);
         timing_.finished_at.assign(program_.operations.size(), 0);
-        find_repeated();
-        for (index_ = 0; index_ < program_.operations.size(); ++index_)
-            if (!skip_repeated()) take_operation();
+        const auto passages = repeated();
+        if (!passages.empty()) began_.assign(program_.operations.size(), 0);
+        for (const machine::Passage& passage : passages) {
+            take_until(passage.first);
+            take_passage(passage);
+        }
+        take_until(program_.operations.size());
         queue_.drain();
         // Operations that move nothing are done with the one before.
         double done = 0;
@@ -65,110 +69,117 @@ class Clock {
     }
 
  private:
-    // Scan lines of copies share their runs. Rides, a way to a scan line and the line, that come again in the same
-    // order take as long as they took before: what the queue holds then is the same, but for a digit more or less in
-    // what was sent. They are skipped from one kept state of the queue to another.
+    // A passage takes as long as one of the same pattern took before, once the queue holds the same, but for a digit
+    // more or less in what is sent. So it is left as that one was left.
 
-    static constexpr std::size_t none = static_cast<std::size_t>(-1);
-    static constexpr std::size_t rides_between_states = 8, longest_skip = 8192;  // operations, the skip
+    /// A passage that was gone through, and what the queue held at its end.
+    struct Gone {
+        machine::Passage passage;
+        QueueState end;
+    };
+    /// Its pattern, and that of the passage right before it, or `none`.
+    using Context = std::pair<std::uint32_t, std::uint32_t>;
+    static constexpr std::uint32_t none = static_cast<std::uint32_t>(-1);
 
-    void find_repeated() {
-        repeated_.assign(program_.runs.size() + 1, false);
-        std::vector<bool> seen = repeated_;
-        for (const machine::Operation& operation : program_.operations) {
-            const auto* sweep = std::get_if<machine::Sweep>(&operation.act);
-            if (!sweep) continue;
-            if (seen[sweep->first]) any_repeated_ = repeated_[sweep->first] = true;
-            seen[sweep->first] = true;
+    /// The passages whose pattern comes more than once.
+    std::vector<machine::Passage> repeated() const {
+        std::map<std::uint32_t, int> count;
+        for (const machine::Passage& passage : program_.passages)
+            ++count[passage.pattern];
+        std::vector<machine::Passage> passages = program_.passages;
+        std::erase_if(passages, [&](const machine::Passage& passage) { return count[passage.pattern] < 2; });
+        return passages;
+    }
+
+    void take_passage(const machine::Passage& passage) {
+        const std::size_t end = passage.first + passage.count;
+        // Copies lie in rows: what came before is alike most likely where the same pattern came before.
+        const Context here{passage.pattern, last_end_ == passage.first ? last_pattern_ : none};
+        const auto alike_there = gone_.find(here);
+        const auto last = last_gone_.find(passage.pattern);
+        const auto alike =
+            alike_there == gone_.end() ? std::nullopt : alike_before(alike_there->second.passage.first, passage.first);
+        if (alike) {
+            go_on_like(alike_there->second, passage, passage.first - *alike);
+        } else if (last == last_gone_.end()) {
+            take_until(end);
+        } else {
+            take_until(passage.first + 1);
+            const std::size_t filled = queue_.moves() + queue_.capacity();
+            while (index_ < end && queue_.moves() <= filled)
+                take_until(index_ + 1);
+            if (index_ < end) go_on_like(gone_.at(last->second), passage, passage.first + 1);
         }
-        if (!any_repeated_) return;
-        began_.assign(program_.operations.size(), 0);
-        first_time_.assign(program_.runs.size() + 1, none);
+        gone_.insert_or_assign(here, Gone{passage, queue_.state()});
+        last_gone_.insert_or_assign(passage.pattern, here);
+        last_end_ = end;
+        last_pattern_ = passage.pattern;
     }
 
-    /// The scan line of the ride that begins with this operation, when it repeats; else null.
-    const machine::Sweep* ride_at(std::size_t index) const {
-        if (index == 0 || index + 1 >= program_.operations.size()) return nullptr;
-        if (!std::holds_alternative<machine::Travel>(program_.operations[index].act)) return nullptr;
-        const auto* sweep = std::get_if<machine::Sweep>(&program_.operations[index + 1].act);
-        return sweep && repeated_[sweep->first] ? sweep : nullptr;
+    /// To the end of the passage. From `alike` on, the operations did what they did in the one before; some of them are
+    /// in the queue yet.
+    void go_on_like(const Gone& before, const machine::Passage& passage, std::size_t alike) {
+        const std::size_t end = passage.first + passage.count, ahead = passage.first - before.passage.first;
+        const double later = queue_.now() - began_[index_ - ahead];
+        queue_.go_on_from(before.end, later, static_cast<std::ptrdiff_t>(ahead));
+        for (std::size_t i = alike; i < end; ++i)
+            timing_.finished_at[i] = timing_.finished_at[i - ahead] + later;
+        for (; index_ < end; ++index_)
+            began_[index_] = began_[index_ - ahead] + later;
+        at_ = place_after(program_.operations[end - 1]);
     }
 
-    /// Where the head is after an operation that ends a ride; nothing after any other.
-    std::optional<Point> end_of_ride(std::size_t index) const {
-        const auto* sweep = std::get_if<machine::Sweep>(&program_.operations[index].act);
-        return sweep ? std::optional(sweep->to) : std::nullopt;
+    Point place_after(const machine::Operation& operation) const {
+        if (const auto* travel = std::get_if<machine::Travel>(&operation.act)) return travel->to;
+        if (const auto* sweep = std::get_if<machine::Sweep>(&operation.act)) return sweep->to;
+        const auto& trace = std::get<machine::Trace>(operation.act);
+        return program_.points[trace.first + trace.count - 1];
     }
 
-    /// Rides that follow rides, the same way with the same line of the same step.
-    bool alike(std::size_t a, std::size_t b) const {
-        const machine::Sweep *line_a = ride_at(a), *line_b = ride_at(b);
-        if (!line_a || !line_b || line_a->first != line_b->first) return false;
-        const auto from_a = end_of_ride(a - 1), from_b = end_of_ride(b - 1);
-        if (!from_a || !from_b) return false;
-        const auto& operation_a = program_.operations[a + 1];
-        const auto& operation_b = program_.operations[b + 1];
-        const auto same = [](Point p, Point q) {
-            return micrometres(p.x) == micrometres(q.x) && micrometres(p.y) == micrometres(q.y);
-        };
-        return operation_a.speed == operation_b.speed && operation_a.origin.step == operation_b.origin.step &&
-               same(line_a->to - *from_a, line_b->to - *from_b) &&
-               same(std::get<machine::Travel>(program_.operations[a].act).to - *from_a,
-                    std::get<machine::Travel>(program_.operations[b].act).to - *from_b);
-    }
-
-    /// Operations before both that are alike, enough to fill the queue with; nothing when they are not enough.
-    std::optional<std::size_t> alike_before(std::size_t a, std::size_t b) const {
+    /// How many operations before a passage, all that the queue may hold, are those before another of its pattern,
+    /// moved as the passage is; nothing when they are not, or the way there is another one.
+    std::optional<std::size_t> alike_before(std::size_t first, std::size_t other) const {
+        const auto& operations = program_.operations;
+        const Point by = place_after(operations[other]) - place_after(operations[first]);
         std::size_t moves = 0, back = 0;
-        while (moves <= queue_.capacity()) {
-            back += 2;
-            if (back + 1 > a || !alike(a - back, b - back)) return {};
-            moves += ride_at(a - back)->count;
+        for (; moves <= queue_.capacity(); ++back) {
+            if (back > first || !same_moved(operations[first - back], operations[other - back], by)) return {};
+            if (back > 0) moves += static_cast<std::size_t>(machine::parts_of(operations[first - back]));
         }
-        return back;
+        return back - 1;
     }
 
-    bool skip_repeated() {
-        const machine::Sweep* line = any_repeated_ ? ride_at(index_) : nullptr;
-        if (!line) return false;
-        const std::size_t then = first_time_[line->first];
-        if (then == none) {
-            keep_state(*line);
-            return false;
+    bool same_moved(const machine::Operation& a, const machine::Operation& b, Point by) const {
+        constexpr double same = 5e-4;  // mm: half of what is sent
+        const auto at = [&](Point p, Point q) {
+            return std::abs(p.x + by.x - q.x) < same && std::abs(p.y + by.y - q.y) < same;
+        };
+        if (!(a.speed == b.speed) || a.origin.step != b.origin.step || a.act.index() != b.act.index()) return false;
+        if (const auto* travel = std::get_if<machine::Travel>(&a.act)) {
+            const auto& other = std::get<machine::Travel>(b.act);
+            return travel->rapid == other.rapid && at(travel->to, other.to);
         }
-        if (then >= index_) return false;
-        const auto next_state = states_.upper_bound(then);
-        if (next_state == states_.end() || next_state->first > then + 2 * rides_between_states) return false;
-        const auto before = alike_before(then, index_);
-        if (!before) return false;
-        std::size_t length = 0;
-        while (length < longest_skip && then + length < index_ && alike(then + length, index_ + length))
-            length += 2;
-        const auto later_state = states_.upper_bound(then + length);
-        if (later_state == states_.begin()) return false;
-        const auto& [until, state] = *std::prev(later_state);
-        if (until <= then) return false;
-
-        const double later = queue_.now() - began_[then];
-        const std::size_t ahead = index_ - then;
-        queue_.go_on_from(state, later, static_cast<std::ptrdiff_t>(ahead));
-        for (std::size_t i = then - *before; i < until; ++i)
-            timing_.finished_at[i + ahead] = timing_.finished_at[i] + later;
-        at_ = *end_of_ride(until + ahead - 1);
-        index_ = until + ahead - 1;
+        if (const auto* sweep = std::get_if<machine::Sweep>(&a.act)) {
+            const auto& other = std::get<machine::Sweep>(b.act);
+            return sweep->first == other.first && sweep->count == other.count && at(sweep->to, other.to);
+        }
+        const auto* trace = std::get_if<machine::Trace>(&a.act);
+        if (!trace) return false;
+        const auto& other = std::get<machine::Trace>(b.act);
+        if (trace->count != other.count || trace->power != other.power) return false;
+        const auto from =
+            static_cast<std::uint32_t>(trace->count - std::min<std::size_t>(trace->count, queue_.capacity() + 1));
+        for (std::uint32_t i = from; i < trace->count; ++i)
+            if (!at(program_.points[trace->first + i], program_.points[other.first + i])) return false;
         return true;
     }
 
-    /// The first time a line that repeats is ridden.
-    void keep_state(const machine::Sweep& line) {
-        first_time_[line.first] = index_;
-        began_[index_] = queue_.now();
-        if (rides_++ % rides_between_states == 0) states_.emplace(index_, queue_.state());
-    }
-
-    void take_operation() {
-        operation_ = &program_.operations[index_];
-        std::visit([this](const auto& act) { take(act); }, operation_->act);
+    void take_until(std::size_t end) {
+        for (; index_ < end; ++index_) {
+            operation_ = &program_.operations[index_];
+            if (!began_.empty()) began_[index_] = queue_.now();
+            std::visit([this](const auto& act) { take(act); }, operation_->act);
+        }
     }
 
     void wait(int bytes, double seconds) {
@@ -232,12 +243,11 @@ class Clock {
     std::size_t index_ = 0;
     const machine::Operation* operation_ = nullptr;
     Point at_;
-    bool any_repeated_ = false;
-    std::vector<bool> repeated_;           ///< by the first of their runs: lines that come more than once
-    std::vector<std::size_t> first_time_;  ///< by the first of their runs: operation that began the first such ride
-    std::vector<double> began_;            ///< s, of those rides
-    std::map<std::size_t, QueueState> states_;  ///< before some of those rides
-    std::size_t rides_ = 0;
+    std::vector<double> began_;                   ///< s, per operation; empty where nothing repeats
+    std::map<Context, Gone> gone_;                ///< the last of each
+    std::map<std::uint32_t, Context> last_gone_;  ///< by their pattern
+    std::size_t last_end_ = 0;                    ///< of the last passage, in operations
+    std::uint32_t last_pattern_ = none;
 };
 
 }  // namespace

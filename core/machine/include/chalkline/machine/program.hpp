@@ -88,12 +88,21 @@ inline std::int32_t parts_of(const Operation& operation) {
     return 1;
 }
 
+/// Operations [first, first + count) that come more than once: those of the same pattern are the same moves by the same
+/// step, moved. The first of them is the way there, which may be another one.
+struct Passage {
+    std::uint32_t first, count, pattern;
+};
+
 /// What the machine shall do, in bed coordinates (mm), before it becomes lines. The one source of the encoded
 /// lines, the time, the rehearsal and the progress. The head's place before the first operation is unknown.
 struct Program {
     std::vector<Operation> operations;
     std::vector<geometry::Point> points;  ///< of all traces
     std::vector<Run> runs;                ///< of all sweeps; those of copies share theirs
+    /// Ascending, none over another. They only say what is alike, for who would work it out again: a program without
+    /// them is the same.
+    std::vector<Passage> passages{};
 };
 
 }  // namespace chalkline::machine
