@@ -138,12 +138,18 @@ const CopyRoute::Inner& CopyRoute::inner(Course& course, Point from, std::option
                                 [&](const auto& a, const auto& b) { return way(a.second) < way(b.second); })
             ->second;
     }
-    Inner found = ordered(pattern_, {from, {}});
-    // The next copy begins where this one does, most likely.
-    for (int again = 0; next && again < 2; ++again) {
-        const Point begun = found.entry;
-        found = ordered(pattern_, {from, *next + begun});
-        if (found.entry == begun) break;
+    Inner found;
+    if (!next) {
+        found = ordered(pattern_, {from, {}});
+    } else {
+        // The next copy begins where this one does, most likely, and that is where the last one did.
+        if (course.orders.empty()) course.begins = ordered(pattern_, {from, {}}).entry;
+        for (int again = 0; again < 2; ++again) {
+            const Point begun = course.begins;
+            found = ordered(pattern_, {from, *next + begun});
+            course.begins = found.entry;
+            if (found.entry == begun) break;
+        }
     }
     return course.orders.emplace(key, std::move(found)).first->second;
 }

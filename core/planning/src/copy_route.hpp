@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "line_runs.hpp"
+#include "line_groups.hpp"
 
 #include <map>
 #include <optional>
@@ -52,6 +52,7 @@ class CopyRoute {
     struct Course {
         bool columns, aimed;
         std::map<std::pair<Place, std::optional<Place>>, Inner> orders{};
+        geometry::Point begins{};  ///< where the order found last does
     };
 
     std::vector<std::size_t> rows(geometry::Point from, bool columns) const;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include "fill.hpp"
+#include "scan_planner.hpp"
 
 #include <map>
 #include <memory>
@@ -8,12 +9,6 @@
 #include <vector>
 
 namespace chalkline::planning {
-
-/// A row of the level frame and what burns in it.
-struct LitRow {
-    double y;
-    LitStretches stretches;
-};
 
 /// Hatches shapes in the level frame, where scan lines lie level. What is drawn alike is turned and hatched once,
 /// however many copies there are.

@@ -2,6 +2,7 @@
 #include "fill.hpp"
 #include "line_runs.hpp"
 #include "line_work.hpp"
+#include "picture_rows.hpp"
 #include "program_builder.hpp"
 #include "step_shapes.hpp"
 
@@ -91,6 +92,14 @@ void add_lines(ProgramBuilder& builder, const steps::StepSettings& settings, con
             add(run, pass, by_rounds ? 1 : passes);
 }
 
+double lit_length(const std::vector<SweepLine>& lines) {
+    double length = 0;
+    for (const SweepLine& line : lines)
+        for (const LitStretch& s : line.stretches)
+            length += s.to - s.from;
+    return length;
+}
+
 /// Burns scan lines as often as the step has passes; mm² inked by one pass.
 double add_scan(ProgramBuilder& builder, const steps::StepSettings& settings, const ScanBlocks& scan) {
     Repeats<std::size_t> repeats(builder);
@@ -103,13 +112,14 @@ double add_scan(ProgramBuilder& builder, const steps::StepSettings& settings, co
             }
         });
     };
+    std::vector<double> lit;  // mm, of the patterns
+    for (const auto& pattern : scan.patterns)
+        lit.push_back(lit_length(pattern));
     std::size_t lines = 0;
     double length = 0;
     for (const ScanBlocks::Block& block : scan.blocks) {
         lines += scan.patterns[block.pattern].size();
-        for (const SweepLine& line : scan.patterns[block.pattern])
-            for (const LitStretch& s : line.stretches)
-                length += s.to - s.from;
+        length += lit[block.pattern];
     }
     builder.expect(2 * lines * static_cast<std::size_t>(settings.passes));
     for (int pass = 0; pass < settings.passes; ++pass) {

@@ -4,6 +4,7 @@
 #include "corner_power.hpp"
 
 #include <algorithm>
+#include <map>
 #include <utility>
 
 namespace chalkline::planning {
@@ -143,11 +144,13 @@ bool ProgramBuilder::repeat(const RepeatablePassage& passage, Point by, const st
     auto& operations = plan_.program.operations;
     const std::size_t first = operations.size(), from = passage.range.first, count = passage.range.count;
     if (count == 0) return true;
-    std::size_t which = 0;
+    std::map<job::Id, job::Id> others;
+    if (motifs != passage.motifs)
+        for (std::size_t i = 0; i < motifs.size(); ++i)
+            others.emplace(passage.motifs[i], motifs[i]);
     const auto motif_for = [&](job::Id motif) {
-        while (passage.motifs[which] != motif)
-            which = (which + 1) % passage.motifs.size();
-        return motifs[which];
+        const auto other = others.find(motif);
+        return other == others.end() ? motif : other->second;
     };
     origin_.motif = motif_for(operations[from].origin.motif);
     travel_to(std::get<machine::Travel>(operations[from].act).to + by);

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "fill.hpp"
 #include "line_work.hpp"
+#include "scan_blocks.hpp"
 
 #include <chalkline/planning/plan.hpp>
 

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "fill.hpp"
+#include "scan_planner.hpp"
 #include "parts.hpp"
 
 #include <chalkline/base/units_text.hpp>
