@@ -10015,6 +10015,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>app/trays/burn_tray.cpp</extracomment>
+      <source>as planned, hours, minutes and seconds</source>
+      <translation>wie geplant, Stunden, Minuten und Sekunden</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/burn_tray.cpp</extracomment>
       <source>as planned, minutes and seconds</source>
       <translation>wie geplant, Minuten und Sekunden</translation>
     </message>

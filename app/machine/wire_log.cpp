@@ -3,9 +3,19 @@
 
 #include "theme/theme.hpp"
 
+#include <QRegularExpression>
 #include <QScrollBar>
 
 namespace chalkline::app {
+namespace {
+
+/// What a report of the controller says, without the fields it adds in turn.
+QString said_by(const QString& line) {
+    static const QRegularExpression in_turn("\\|(WCO|Ov|A):[^|>]*");
+    return line.startsWith("< <") ? QString(line).remove(in_turn) : QString();
+}
+
+}  // namespace
 
 WireLog::WireLog(MachineLink& machine, int most_lines, QWidget* parent)
     : QPlainTextEdit(parent), machine_(machine), most_lines_(most_lines) {
@@ -29,7 +39,7 @@ WireLog::WireLog(MachineLink& machine, int most_lines, QWidget* parent)
 void WireLog::set_filter(const QString& text) {
     filter_ = text;
     waiting_.clear();
-    last_taken_.clear();
+    last_said_.clear();
     clear();
     take(machine_.wire_log());
     show_waiting();
@@ -37,10 +47,11 @@ void WireLog::set_filter(const QString& text) {
 
 void WireLog::take(const QStringList& lines) {
     for (const QString& line : lines) {
-        // At rest the controller reports the same several times a second: once says it.
-        const bool same_again = line == last_taken_ && line.startsWith("< <");
-        last_taken_ = line;
-        if (!same_again && (filter_.isEmpty() || line.contains(filter_, Qt::CaseInsensitive))) waiting_ << line;
+        // At rest the controller reports the same several times a second: once says it. Who filters wants to see.
+        const QString said = filter_.isEmpty() ? said_by(line) : QString();
+        const bool same_again = !said.isEmpty() && said == last_said_;
+        last_said_ = said;
+        if (!same_again && line.contains(filter_, Qt::CaseInsensitive)) waiting_ << line;
     }
     if (waiting_.size() > most_lines_) waiting_ = waiting_.mid(waiting_.size() - most_lines_);
     if (!timer_.isActive()) timer_.start();

@@ -23,7 +23,7 @@ class WireLog : public QPlainTextEdit {
     int most_lines_;
     QString filter_;
     QStringList waiting_;
-    QString last_taken_;
+    QString last_said_;  ///< by the last line, when it was a report
     QTimer timer_;
 };
 

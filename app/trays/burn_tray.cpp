@@ -141,7 +141,8 @@ void BurnTray::follow() {
                                       .arg(clock(plan->total.seconds()))
                         : broken ? tr("left; %1 % burned for sure").arg(static_cast<int>(desk.share_done() * 100))
                         : after  ? tr("finished at %1").arg(desk.burned_at()->toString("hh:mm"))
-                                 : tr("as planned, minutes and seconds"));
+                        : plan->total >= Duration::seconds(3600) ? tr("as planned, hours, minutes and seconds")
+                                                                 : tr("as planned, minutes and seconds"));
         ribbon_->show_segments(segments_of(*plan, context_.document.job(), context_.machine.profile(), context_.roles));
         ribbon_->show_progress(burning || desk.done().operation >= 0 ? desk.share_done() : -1);
     }

@@ -162,12 +162,18 @@ TEST_CASE("the wire is read with a filter, and a typed line is answered or refus
     CHECK(line->text().isEmpty());
     REQUIRE(driver.type("Line for the controller", "G0 X5 !"));
     REQUIRE(wait_for([&] { return driver.visible_text().contains("is not sent"); }));
-    // At rest the same report comes several times a second: it stands there once.
-    QTest::qWait(900);
-    const QStringList lines = log->toPlainText().split('\n');
-    for (qsizetype i = 1; i < lines.size(); ++i)
-        CHECK_FALSE((lines[i].startsWith("< <") && lines[i] == lines[i - 1]));
-    CHECK(driver->machine().wire_log().size() > lines.size());
+    // At rest the same report comes several times a second, now with the offset, now with the trims: it stands there
+    // once.
+    const auto reports_in_a_row = [&] {
+        const QStringList lines = log->toPlainText().split('\n');
+        qsizetype most = 0, row = 0;
+        for (const QString& one : lines)
+            most = std::max(most, row = one.startsWith("< <") ? row + 1 : 0);
+        return most;
+    };
+    QTest::qWait(2500);
+    CHECK(reports_in_a_row() <= 2);
+    CHECK(driver->machine().wire_log().filter("|WCO:").size() > 1);
     QLineEdit* filter = driver.field("Filter of the wire log");
     filter->setFocus();
     QTest::keyClicks(filter, "$30=");

@@ -150,7 +150,7 @@ ScanBlocks fill_blocks(const std::vector<FillShape>& shapes, const steps::StepSe
             if (watch.cancelled()) return {};
             if (const auto block = patterns.block_of(together)) blocks.push_back(*block);
         }
-        append_nearest_first(blocks, from, scan);
+        append_shortest(blocks, from, scan, watch);
     }
     return scan;
 }

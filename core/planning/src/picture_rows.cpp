@@ -95,7 +95,7 @@ ScanBlocks picture_blocks(const std::vector<std::shared_ptr<const Proof>>& proof
             for (const Proof* alone : together)
                 add_block({alone});
     }
-    append_nearest_first(blocks, from, scan);
+    append_shortest(blocks, from, scan, watch);
     return scan;
 }
 

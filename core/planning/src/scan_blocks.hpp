@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/base/progress.hpp>
 #include <chalkline/geometry/point.hpp>
 #include <chalkline/job/job.hpp>
 
@@ -34,8 +35,9 @@ struct ScanBlocks {
     std::vector<Block> blocks;
 };
 
-/// Adds blocks in the order they are burned: the nearest next by its first line. `from`: where the head is, before and
-/// after.
-void append_nearest_first(const std::vector<ScanBlocks::Block>& blocks, geometry::Point& from, ScanBlocks& scan);
+/// Adds blocks in the order they are burned, the shortest dark way from one to the next. `from`: where the head is,
+/// before and after.
+void append_shortest(const std::vector<ScanBlocks::Block>& blocks, geometry::Point& from, ScanBlocks& scan,
+                     const Watch& watch);
 
 }  // namespace chalkline::planning

@@ -468,10 +468,15 @@ std::vector<Visit> short_tour(const std::vector<Stop>& stops, Point from, const 
         choose_doors(stops, from, visits);
         return visits;
     }
+    const auto count = [&](auto which) {
+        return static_cast<std::size_t>(std::count_if(stops.begin(), stops.end(), which));
+    };
+    const std::size_t copies = count([](const Stop&stop) { return stop.copy; }), own = stops.size() - copies;
+    // Copies that are all gone through one way lie in rows, which the nearest next goes along well enough.
+    if (copies > 3 * own && count([](const Stop& stop) { return stop.through && stop.fixed; }) == stops.size())
+        return visits;
     // A few thousand stops are shaken often; of more, each gets a try or two. On copies shaking gains nothing.
-    const auto copies =
-        static_cast<std::size_t>(std::count_if(stops.begin(), stops.end(), [](const Stop& stop) { return stop.copy; }));
-    const std::size_t own = stops.size() - copies, least = copies > own ? 60 : 400;
+    const std::size_t least = copies > own ? 60 : 400;
     const std::size_t tries = std::clamp<std::size_t>(own * 5, least, std::max<std::size_t>(15000, own));
     constexpr int rounds = 2;
     for (int round = 0; round < rounds && !watch.cancelled(); ++round) {
