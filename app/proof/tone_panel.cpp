@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "proof/tone_panel.hpp"
 
+#include "widgets/figure_slider.hpp"
 #include "widgets/fold.hpp"
 
-#include <QSignalBlocker>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <cmath>
@@ -12,7 +12,7 @@ namespace chalkline::app {
 namespace {
 
 constexpr int tone_drag = 3'000'000, curve_drag = 3'100'000;  // drags of tones are merged under these
-constexpr double slider_steps = 100;                          // for each 1 of the value
+constexpr int slider_steps = 100;                             // for each 1 of the value
 
 QGridLayout* make_rows() {
     auto* grid = new QGridLayout;
@@ -80,24 +80,18 @@ TonePanel::TonePanel(ProofDesk& desk, const theme::Roles& roles, QWidget* parent
 void TonePanel::add_row(QGridLayout* grid, const QString& name, const QString& unit, double least, double most,
                         Value value) {
     const int row = grid->rowCount();
-    auto* slider = new QSlider(Qt::Horizontal, this);
-    slider->setRange(static_cast<int>(std::lround(least * slider_steps)),
-                     static_cast<int>(std::lround(most * slider_steps)));
-    slider->setAccessibleName(tr("%1, slider").arg(name));
-    slider->setSingleStep(static_cast<int>(std::max(1.0, (most - least) * slider_steps / 100)));
-    keep_from_wheel(slider);
+    auto* slider = new FigureSlider(tr("%1, slider").arg(name), least, most, slider_steps, unit, this);
     auto* field = make_number_field(name, unit, 2, -1e9, this);
     field->setFixedWidth(72);
     grid->addWidget(make_label(name, app::Tone::quiet, this), row, 0);
     grid->addWidget(slider, row, 1);
     grid->addWidget(field, row, 2);
     showers_.push_back([slider, field, value](raster::Preparation& how) {
-        const QSignalBlocker quiet(slider);
-        slider->setValue(static_cast<int>(std::lround(value(how) * slider_steps)));
+        slider->show_figure(value(how));
         field->show_value(value(how));
     });
     connect(slider, &QSlider::valueChanged, this,
-            [this, name, value, slider](int steps) { set(name, value, steps / slider_steps, slider->isSliderDown()); });
+            [this, name, value, slider] { set(name, value, slider->figure(), slider->isSliderDown()); });
     connect(slider, &QSlider::sliderReleased, this, [this] { desk_.end_merge(); });
     connect(field, &ValueField::committed, this, [this, name, value, least, most](double typed) {
         set(name, value, std::clamp(typed, least, most), false);

@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "widgets/controls.hpp"
 
+#include "widgets/figure_slider.hpp"
 #include "widgets/ink_chip.hpp"
 #include "widgets/sheet.hpp"
 
 #include <catch2/catch.hpp>
 
+#include <QAccessible>
 #include <QTest>
 
 using namespace chalkline;
@@ -92,4 +94,26 @@ TEST_CASE("Return presses a sheet's main button, Esc none") {
     QTest::keyClick(second, Qt::Key_Escape);
     CHECK(done == 1);
     CHECK_FALSE(second->isVisible());
+}
+
+TEST_CASE("a slider tells its figure to readers, not its steps") {
+    answer_screen_readers();
+    FigureSlider slider("Specks up to", 0, 4, 10, "mm", nullptr);
+    slider.show_figure(0.2);
+    int turned = 0;
+    QObject::connect(&slider, &QSlider::valueChanged, [&] { ++turned; });
+    auto* told = QAccessible::queryAccessibleInterface(&slider);
+    REQUIRE(told);
+    CHECK(told->role() == QAccessible::Slider);
+    CHECK(told->text(QAccessible::Value) == "0.2 mm");
+    REQUIRE(told->valueInterface());
+    CHECK(told->valueInterface()->currentValue().toDouble() == Approx(0.2));
+    CHECK(told->valueInterface()->maximumValue().toDouble() == Approx(4));
+    told->valueInterface()->setCurrentValue(7);
+    CHECK(slider.figure() == Approx(4));
+    CHECK(turned == 1);
+    slider.show_figure(1.5);
+    CHECK(turned == 1);
+    QTest::keyClick(&slider, Qt::Key_Left);
+    CHECK(slider.figure() == Approx(1.4));
 }

@@ -2,11 +2,13 @@
 #include "trays/art/trace_panel.hpp"
 
 #include "trays/art/motif_card.hpp"
+#include "widgets/figure_slider.hpp"
 #include "widgets/spoken.hpp"
 
 #include <QHBoxLayout>
 #include <QPainter>
 #include <QVBoxLayout>
+#include <cmath>
 
 namespace chalkline::app {
 
@@ -79,29 +81,32 @@ void TracePanel::add_start() {
 
 void TracePanel::add_controls(const art::TraceOptions& now) {
     auto* all = static_cast<QVBoxLayout*>(layout());
-    const auto add = [&](const QString& name, int from, int to, int value, auto change) {
+    const auto add = [&](const QString& name, const QString& unit, double least, double most, int steps, double value,
+                         auto change) {
         auto* row = new QHBoxLayout;
         auto* label = make_label(name, Tone::quiet, this);
         label->setFixedWidth(96);
         row->addWidget(label);
-        auto* slider = new QSlider(Qt::Horizontal, this);
-        slider->setRange(from, to);
-        slider->setValue(value);
+        auto* slider = new FigureSlider(name, least, most, steps, unit, this);
+        slider->show_figure(value);
         slider->setTracking(false);
-        slider->setAccessibleName(name);
-        connect(slider, &QSlider::valueChanged, this, [this, change](int position) {
+        auto* told = make_label(slider->told(slider->value()), Tone::plain, this);
+        told->setFixedWidth(52);
+        told->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
+        connect(slider, &QSlider::sliderMoved, told, [slider, told](int at) { told->setText(slider->told(at)); });
+        connect(slider, &QSlider::valueChanged, this, [this, change, slider] {
             art::TraceOptions options = context_.art.options_of(motif_).trace.value_or(art::TraceOptions{});
-            change(options, position);
+            change(options, slider->figure());
             trace(options);
         });
         row->addWidget(slider, 1);
+        row->addWidget(told);
         all->addLayout(row);
     };
-    add(tr("Threshold"), 1, 255, now.threshold, [](art::TraceOptions& o, int v) { o.threshold = v; });
-    add(tr("Specks up to"), 0, 40, static_cast<int>(now.speck * 10),
-        [](art::TraceOptions& o, int v) { o.speck = v / 10.0; });
-    add(tr("Smoothness"), 0, 13, static_cast<int>(now.smoothness * 10),
-        [](art::TraceOptions& o, int v) { o.smoothness = v / 10.0; });
+    add(tr("Threshold"), {}, 1, 255, 1, now.threshold,
+        [](art::TraceOptions& o, double v) { o.threshold = static_cast<int>(std::lround(v)); });
+    add(tr("Specks up to"), tr("mm"), 0, 4, 10, now.speck, [](art::TraceOptions& o, double v) { o.speck = v; });
+    add(tr("Smoothness"), {}, 0, 1.3, 10, now.smoothness, [](art::TraceOptions& o, double v) { o.smoothness = v; });
     auto* row = new QHBoxLayout;
     auto* other =
         make_button(now.centre_lines ? tr("Outlines instead") : tr("Centre lines instead"), ButtonLook::link, this);

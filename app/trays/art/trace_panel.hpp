@@ -3,7 +3,6 @@
 #include "trays/tray_context.hpp"
 #include "widgets/controls.hpp"
 
-#include <QSlider>
 #include <QWidget>
 
 namespace chalkline::app {

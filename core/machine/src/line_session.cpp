@@ -242,11 +242,12 @@ void LineSession::begin_stop(std::optional<Error> because) {
 Result<void> LineSession::set_profile(const MachineProfile& profile) {
     if (lines_) return fail(error::not_while_working);
     const bool other_axis = profile.turning.has_value() != profile_.turning.has_value();
+    // The head stands where it stood, and that is another place of the bed now.
+    const std::optional<geometry::Point> was = now_.position;
+    if (was) now_.position = profile.surface(profile_.counted(*was));
     profile_ = profile;
-    if (other_axis) {
-        now_.position_sure = now_.placed_by_hand = false;
-        announce();
-    }
+    if (other_axis) now_.position_sure = now_.placed_by_hand = false;
+    if (other_axis || now_.position != was) announce();
     return {};
 }
 

@@ -222,7 +222,10 @@ Result<void> RealtimeSession::set_profile(const MachineProfile& profile) {
     }
     // What was found after homing holds as long as the bed is the same.
     if (!now_.placed_by_hand && (other_axis || other_bed)) origin_ = profile_.bed_origin();
-    if (other_axis) announce();
+    // The head stands where it stood, and that is another place of the bed now.
+    const std::optional<geometry::Point> was = now_.position;
+    if (machine_at_) now_.position = profile_.surface(*machine_at_ - origin_);
+    if (other_axis || now_.position != was) announce();
     return {};
 }
 

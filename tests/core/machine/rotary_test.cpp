@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "support/line_machine.hpp"
 #include "support/virtual_machine.hpp"
 
 #include <chalkline/machine/rotary.hpp>
@@ -161,14 +162,33 @@ TEST_CASE("where the piece begins is what the maker says, and corrections of its
     CHECK(vm.session.snapshot().position->y == Approx(60 * pi).margin(0.002));
 
     // 84 instead of 80 mm: the same angle is more of the surface, and 0 stays at the seam.
+    // That holds at once: who goes on before the next report goes to the right place.
     REQUIRE(vm.session.set_profile(on_wall(flat, {100, 84 * pi, 84 * pi})));
-    vm.run(0.5);
     CHECK(vm.session.snapshot().position_sure);
     CHECK(vm.session.snapshot().position->y == Approx(63 * pi).margin(0.002));
+    REQUIRE(vm.session.go_to({20, 21 * pi}, Speed::mm_per_min(3000)));
+    REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }, 60));
+    vm.run(0.5);
+    CHECK(vm.session.snapshot().position->y == Approx(21 * pi).margin(0.002));
 
     // Out of the rotary: nobody knows any more where the head is on the flat bed.
     vm.controller.set_round_piece({});
     REQUIRE(vm.session.set_profile(flat));
     vm.run(0.5);
     CHECK_FALSE(vm.session.snapshot().position_sure);
+}
+
+TEST_CASE("line by line: a corrected diameter holds at once, too") {
+    MachineProfile flat = with({RotaryAxis::fourth, RotaryDrive::chuck, 360, 20, 7200, 600});
+    flat.dialect = machine::Dialect::line_by_line;
+    test::LineMachine board(flat);
+    REQUIRE(board.run_until([&] { return board.last<machine::event::Ready>() != nullptr; }, 10));
+    board.controller.set_round_piece(cup);
+    REQUIRE(board.session->set_profile(on_wall(flat, cup)));
+    REQUIRE(board.session->stands_at({0, 0}));
+    REQUIRE(board.run_until([&] { return board.free(); }, 10));
+    REQUIRE(board.session->go_to({20, 60 * pi}, Speed::mm_per_min(3000)));
+    REQUIRE(board.run_until([&] { return board.free(); }, 60));
+    REQUIRE(board.session->set_profile(on_wall(flat, {100, 84 * pi, 84 * pi})));
+    CHECK(board.session->snapshot().position->y == Approx(63 * pi).margin(0.01));
 }
