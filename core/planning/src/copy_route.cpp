@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 #include <numeric>
+#include <set>
 
 namespace chalkline::planning {
 namespace {
@@ -38,13 +39,28 @@ CopyRoute::CopyRoute(const LineShapes& pattern, const geometry::Box& box, const 
     if (pattern.size() <= few_lines) courses_.insert(courses_.end(), {{false, true}, {true, true}});
 }
 
-CopyRoute::Way CopyRoute::shortest(Point from) {
-    Way best;
+std::optional<CopyRoute::Way> CopyRoute::shortest(Point from) {
+    std::optional<Way> best;
     for (std::size_t course = 0; course < courses_.size(); ++course) {
-        Way way = along(rows(from, courses_[course].columns), from, course);
-        if (best.visits.empty() || way.dark < best.dark - 1e-6) best = std::move(way);
+        const auto sequence = rows(from, courses_[course].columns);
+        if (!regular(sequence)) continue;
+        Way way = along(sequence, from, course);
+        if (!best || way.dark < best->dark - 1e-6) best = std::move(way);
     }
     return best;
+}
+
+CopyRoute::Place CopyRoute::rounded(Point p) {
+    return {std::lround(p.x * 100), std::lround(p.y * 100)};
+}
+
+/// Most copies lie as far from the one before as others do: three ways to go on in full rows, a few more where some are
+/// missing.
+bool CopyRoute::regular(const std::vector<std::size_t>& sequence) const {
+    std::set<Place> steps;
+    for (std::size_t k = 1; k < sequence.size(); ++k)
+        steps.insert(rounded(places_[sequence[k]] - places_[sequence[k - 1]]));
+    return steps.size() <= 3 + sequence.size() / 8;
 }
 
 std::optional<CopyRoute::Trial> CopyRoute::tried_freely(const Way& way, Point from) {
@@ -125,7 +141,6 @@ CopyRoute::Way CopyRoute::along(const std::vector<std::size_t>& sequence, Point 
 
 /// The best order for a copy; when enough are known, the best of those.
 const CopyRoute::Inner& CopyRoute::inner(Course& course, Point from, std::optional<Point> next) {
-    const auto rounded = [](Point p) { return Place{std::lround(p.x * 100), std::lround(p.y * 100)}; };
     if (pattern_.size() > few_lines) return one_of_two(from);
     if (!course.aimed) next.reset();
     const std::pair key{rounded(from), next ? std::optional(rounded(*next)) : std::nullopt};

@@ -27,8 +27,9 @@ class CopyRoute {
     CopyRoute(const LineShapes& pattern, const geometry::Box& box, const std::vector<geometry::Point>& places,
               bool one_by_one, bool back_and_forth, const Watch& watch);
 
-    /// The shortest of the ways it knows: along rows or along columns, each copy aimed at the next or not.
-    Way shortest(geometry::Point from);
+    /// The shortest of the ways it knows: along rows or along columns, each copy aimed at the next or not. Nothing
+    /// where the copies lie in neither.
+    std::optional<Way> shortest(geometry::Point from);
     /// The dark way through a few copies, mm.
     struct Trial {
         std::size_t copies;
@@ -46,6 +47,7 @@ class CopyRoute {
         double dark = 0;  ///< mm
     };
     using Place = std::pair<long, long>;  ///< hundredths of a millimetre
+    static Place rounded(geometry::Point p);
 
     /// A way of going on: rows or columns, and whether each copy is left where the next begins. Its orders by where the
     /// head comes from and how far it is to the next copy, seen from this one.
@@ -56,6 +58,7 @@ class CopyRoute {
     };
 
     std::vector<std::size_t> rows(geometry::Point from, bool columns) const;
+    bool regular(const std::vector<std::size_t>& sequence) const;
     Way along(const std::vector<std::size_t>& sequence, geometry::Point from, std::size_t course);
     const Inner& inner(Course& course, geometry::Point from, std::optional<geometry::Point> next);
     const Inner& one_of_two(geometry::Point from);

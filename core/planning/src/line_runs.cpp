@@ -12,7 +12,7 @@ namespace {
 
 using geometry::Point;
 
-constexpr int fewest_copies = 4;         // of fewer, all lines are gone through freely
+constexpr int fewest_copies = 6;         // of fewer, all lines are gone through freely
 constexpr double worth_of_order = 0.02;  // share of a copy's time that finishing it before the next may cost
 
 /// Lines of several groups as one run on the bed.
@@ -40,20 +40,21 @@ class Loose {
     std::map<const LineWork::Pattern*, bool> seen_;
 };
 
-/// The copies one after the other; nothing when going freely through their lines is worth more.
+/// The copies one after the other; nothing when they lie anyhow, or going freely through their lines is worth more.
 std::optional<CopyRoute::Way> one_after_the_other(const LineWork::Pattern& pattern, const std::vector<Point>& places,
                                                   bool one_by_one, const LinePace& pace, Point from,
                                                   const Watch& watch) {
     CopyRoute route(pattern.lines, pattern.box, places, one_by_one, pace.back_and_forth, watch);
     auto way = route.shortest(from);
+    if (!way) return {};
     double length = 0;
     for (const LineShape& shape : pattern.lines)
         length += geometry::length(shape.line);
     const double burns = length * pace.seconds_per_mm;  // s, a copy
     const auto dark = [&](double mm) { return mm / pace.dark_mm_per_second; };
     // Nobody can save more than all of the dark way.
-    if (watch.cancelled() || dark(way.dark) <= worth_of_order * burns * static_cast<double>(places.size())) return way;
-    const auto trial = route.tried_freely(way, from);
+    if (watch.cancelled() || dark(way->dark) <= worth_of_order * burns * static_cast<double>(places.size())) return way;
+    const auto trial = route.tried_freely(*way, from);
     if (!trial) return way;
     const double takes = burns * static_cast<double>(trial->copies) + dark(trial->freely);
     if (dark(trial->one_after_the_other - trial->freely) > worth_of_order * takes) return {};

@@ -19,9 +19,9 @@ struct LinePace {
 };
 
 /// A step's lines as they are burned: inside before outside, and then by the shortest dark way or as drawn. Copies are
-/// finished one after the other, along their rows or columns, unless going freely through the lines of all would save
-/// more than a fiftieth of the time: what is stopped halfway then has whole pieces, and the order within a copy is
-/// worked out once, not for each.
+/// finished one after the other where they lie in rows, along these or their columns, unless going freely through the
+/// lines of all would save more than a fiftieth of the time: what is stopped halfway then has whole pieces, and the
+/// order within a copy is worked out once, not for each.
 std::vector<LineRun> in_order(const LineWork& work, const steps::LineSettings& settings, const LinePace& pace,
                               geometry::Point from, const Watch& watch);
 

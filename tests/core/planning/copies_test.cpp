@@ -214,6 +214,24 @@ TEST_CASE("copies are finished one after the other unless that costs much more w
     CHECK(freely.travel < 500);
 }
 
+TEST_CASE("copies that lie anyhow are gone through by the shortest way of all") {
+    job::Job star = test::drawn_job("<path fill='none' stroke='#f00' d='M20 280 l3 1 l-1 3 Z'/>");
+    star.stock.reset();
+    for (job::Step& step : star.steps)
+        step.settings.speed = Speed::mm_per_min(60);  // the way hardly counts in time
+    // The same star at places without any order, and by drawings of its own.
+    job::Job scattered = star, alone = star;
+    unsigned seed = 7;
+    const auto next = [&] { return (seed = seed * 1664525u + 1013904223u) / 4294967296.0; };
+    for (int i = 0; i < 150; ++i) {
+        const Point by{next() * 180 - 90, next() * 130 - 65};
+        scattered = job::copy(scattered, {star.motifs[0].id}, by)->job;
+        alone = job::copy(alone, {star.motifs[0].id}, by)->job;
+        alone.motifs.back().art = std::make_shared<const art::Artwork>(*star.motifs[0].art);
+    }
+    CHECK(plan(scattered, {})->travel < plan(alone, {})->travel * 1.03);
+}
+
 TEST_CASE("long labels of many marks are gone along there and back") {
     std::string marks;
     for (int i = 0; i <= 20; ++i)
