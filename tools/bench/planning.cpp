@@ -176,6 +176,25 @@ std::vector<Figure> time_model() {
 
 namespace {
 
+job::Job job_of(const std::string& svg, double scale) {
+    art::ReadOptions read;
+    read.scale = scale;
+    auto art = std::make_shared<const art::Artwork>(
+        art::read(std::make_shared<const std::string>(svg), "drawing.svg", read).value());
+    return job::place_art(job::add_art({}, art, {}), {2, 2});
+}
+
+/// Small triangles anyhow on a page of 390 × 290 mm.
+std::string specks(int count) {
+    std::mt19937 random(9);
+    std::uniform_real_distribution<double> x(1, 388), y(1, 288), side(0.3, 0.9);
+    std::string svg = "<svg xmlns='http://www.w3.org/2000/svg' width='390mm' height='290mm' viewBox='0 0 390 290'>";
+    for (int i = 0; i < count; ++i)
+        svg += fmt::format("<path d='M{:.2f} {:.2f} l{:.2f} 0.1 l-0.2 {:.2f} z'/>", x(random), y(random), side(random),
+                           side(random));
+    return svg + "</svg>";
+}
+
 /// A small busy drawing: a thousand little triangles, every fourth of them an area.
 std::string busy_drawing() {
     std::mt19937 random(4);
@@ -190,12 +209,8 @@ std::string busy_drawing() {
 
 /// A hundred copies of a drawing, ten in a row, against one.
 Figure hundred(const std::string& what, const std::string& svg, double scale) {
-    art::ReadOptions small;
-    small.scale = scale;
-    auto art = std::make_shared<const art::Artwork>(
-        art::read(std::make_shared<const std::string>(svg), "drawing.svg", small).value());
     const machine::MachineProfile machine;
-    const job::Job one = job::place_art(job::add_art({}, art, machine), {2, 2});
+    const job::Job one = job_of(svg, scale);
     const job::Job many = job::repeat(one, {1}, {10, 10, 3, 4})->job;
     const auto single = timed(25, [&](int) { (void)planning::plan(one, machine); });
     const auto all = timed(25, [&](int) { (void)planning::plan(many, machine); });
@@ -208,6 +223,15 @@ std::vector<Figure> repeats() {
     const auto sample = [](const char* name) { return read_file(std::string(CHALKLINE_SAMPLES "/") + name).value(); };
     return {hundred("key tags", sample("key-tag.svg"), 0.75), hundred("small plates", sample("plate.svg"), 0.22),
             hundred("busy drawings", busy_drawing(), 1)};
+}
+
+std::vector<Figure> areas() {
+    const machine::MachineProfile machine;
+    const job::Job few = job_of(specks(3000), 1), many = job_of(specks(30000), 1);
+    const auto small = timed(5, [&](int) { (void)planning::plan(few, machine); });
+    const auto large = timed(3, [&](int) { (void)planning::plan(many, machine); });
+    return {
+        {"plan of 30 000 areas", quantile(large, 0.5), quantile(large, 0.95), "plan of 3 000", quantile(small, 0.5)}};
 }
 
 }  // namespace chalkline::bench

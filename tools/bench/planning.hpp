@@ -14,5 +14,7 @@ std::vector<Figure> path_order();
 std::vector<Figure> time_model();
 /// One hundred copies of a tag planned, beside one.
 std::vector<Figure> repeats();
+/// Planning drawings of very many small areas, against one of few.
+std::vector<Figure> areas();
 
 }  // namespace chalkline::bench

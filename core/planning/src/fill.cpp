@@ -18,79 +18,86 @@ using geometry::Box;
 using geometry::Point;
 using Shapes = std::vector<const FillShape*>;
 
-/// Groups of shapes that come within `reach` of one another along their rows.
-std::vector<Shapes> sharing_lines(const Shapes& shapes, Hatcher& hatcher, double reach) {
-    std::vector<Box> boxes;
-    for (const FillShape* shape : shapes)
-        boxes.push_back(hatcher.box_of(*shape));
-    std::vector<Shapes> groups;
-    for (const auto& near : neighbourhoods(boxes, reach)) {
-        Shapes& group = groups.emplace_back();
-        for (const std::size_t i : near)
-            group.push_back(shapes[i]);
-    }
-    return groups;
-}
-
 bool share_lines(const Box& a, const Box& b, double reach) {
     return a.left - reach <= b.right && b.left - reach <= a.right && a.bottom <= b.top && b.bottom <= a.top;
 }
 
-/// Some of the shapes share lines with some of the others. `box`, `other_box`: all of either.
-bool share_lines(const Shapes& shapes, const Box& box, const Shapes& others, const Box& other_box, Hatcher& hatcher,
-                 double reach) {
-    std::vector<Box> near;
-    for (const FillShape* other : others)
-        if (const Box one = hatcher.box_of(*other); share_lines(one, box, reach)) near.push_back(one);
-    return std::any_of(shapes.begin(), shapes.end(), [&](const FillShape* shape) {
-        const Box one = hatcher.box_of(*shape);
-        return share_lines(one, other_box, reach) &&
-               std::any_of(near.begin(), near.end(), [&](const Box& other) { return share_lines(one, other, reach); });
-    });
-}
+/// Shapes of one motif that share scan lines with each other, and with none of its others.
+struct Unit {
+    Shapes shapes;
+    std::vector<Box> boxes;  ///< level, of the shapes
+    Box box;                 ///< of all
 
-/// The same for the shapes of many motifs, those of one motif after another. Each drawing is looked at once; where
-/// groups of several motifs come near each other, so are they.
-std::vector<Shapes> sharing_lines(const std::vector<FillShape>& shapes, Hatcher& hatcher, double reach) {
-    struct Unit {
-        std::vector<std::size_t> shapes;  ///< from the motif's first
-        Box box;                          ///< level, without the motif's place
-    };
-    std::map<std::vector<const geometry::Region*>, std::vector<Unit>> known;
-    std::vector<Shapes> units;
+    Unit moved(const FillShape* first, const FillShape* to, Point by) const {
+        Unit other{{}, {}, box.moved(by)};
+        for (const FillShape* shape : shapes)
+            other.shapes.push_back(to + (shape - first));
+        for (const Box& one : boxes)
+            other.boxes.push_back(one.moved(by));
+        return other;
+    }
+    bool shares_lines_with(const Unit& other, double reach) const {
+        std::vector<Box> near;
+        for (const Box& one : boxes)
+            if (share_lines(one, other.box, reach)) near.push_back(one);
+        return !near.empty() && std::any_of(other.boxes.begin(), other.boxes.end(), [&](const Box& one) {
+            return share_lines(one, box, reach) && std::any_of(near.begin(), near.end(), [&](const Box& mine) {
+                       return share_lines(one, mine, reach);
+                   });
+        });
+    }
+};
+
+/// The units of one motif: `count` shapes from `first` on.
+std::vector<Unit> units_of(const FillShape* first, std::size_t count, Hatcher& hatcher, double reach) {
     std::vector<Box> boxes;
-    for (std::size_t first = 0, next = 0; first < shapes.size(); first = next) {
-        std::vector<const geometry::Region*> drawn;
-        Shapes all;
-        for (next = first; next < shapes.size() && shapes[next].motif == shapes[first].motif; ++next) {
-            drawn.push_back(shapes[next].drawn.get());
-            all.push_back(&shapes[next]);
-        }
-        const auto [found, fresh] = known.try_emplace(std::move(drawn));
-        const Point at = hatcher.level_place(shapes[first]);
-        if (fresh)
-            for (const Shapes& group : sharing_lines(all, hatcher, reach)) {
-                Unit& unit = found->second.emplace_back();
-                for (const FillShape* shape : group) {
-                    unit.shapes.push_back(static_cast<std::size_t>(shape - &shapes[first]));
-                    unit.box.add(hatcher.box_of(*shape).moved(Point() - at));
-                }
-            }
-        for (const Unit& unit : found->second) {
-            boxes.push_back(unit.box.moved(at));
-            Shapes& group = units.emplace_back();
-            for (const std::size_t i : unit.shapes)
-                group.push_back(all[i]);
+    for (std::size_t i = 0; i < count; ++i)
+        boxes.push_back(hatcher.box_of(first[i]));
+    std::vector<Unit> units;
+    for (const auto& near : neighbourhoods(boxes, reach)) {
+        Unit& unit = units.emplace_back();
+        for (const std::size_t i : near) {
+            unit.shapes.push_back(first + i);
+            unit.boxes.push_back(boxes[i]);
+            unit.box.add(boxes[i]);
         }
     }
+    return units;
+}
+
+/// Groups of shapes that come within `reach` of one another along their rows. Each drawing is looked at once, and then
+/// only where units of several motifs come near each other.
+std::vector<Shapes> sharing_lines(const std::vector<FillShape>& shapes, Hatcher& hatcher, double reach) {
+    struct Known {
+        const FillShape* first;
+        std::vector<Unit> units;
+    };
+    std::map<std::vector<const geometry::Region*>, Known> known;
+    std::vector<Unit> units;
+    for (std::size_t begin = 0, end = 0; begin < shapes.size(); begin = end) {
+        std::vector<const geometry::Region*> drawn;
+        for (end = begin; end < shapes.size() && shapes[end].motif == shapes[begin].motif; ++end)
+            drawn.push_back(shapes[end].drawn.get());
+        const FillShape* first = &shapes[begin];
+        const auto [found, fresh] = known.try_emplace(std::move(drawn));
+        if (fresh) found->second = {first, units_of(first, end - begin, hatcher, reach)};
+        const Known& kind = found->second;
+        const Point by = hatcher.level_place(*first) - hatcher.level_place(*kind.first);
+        for (const Unit& unit : kind.units)
+            units.push_back(unit.moved(kind.first, first, by));
+    }
+    std::vector<Box> boxes;
+    for (const Unit& unit : units)
+        boxes.push_back(unit.box);
     std::vector<Shapes> groups;
     for (const auto& near : neighbourhoods(boxes, reach, [&](std::size_t a, std::size_t b) {
-             return share_lines(units[a], boxes[a], units[b], boxes[b], hatcher, reach);
+             return units[a].shapes.front()->motif != units[b].shapes.front()->motif &&
+                    units[a].shares_lines_with(units[b], reach);
          })) {
-        Shapes& group = groups.emplace_back(std::move(units[near.front()]));
-        for (std::size_t i = 1; i < near.size(); ++i)
-            group.insert(group.end(), units[near[i]].begin(), units[near[i]].end());
-        if (near.size() > 1) std::sort(group.begin(), group.end());
+        Shapes& group = groups.emplace_back();
+        for (const std::size_t i : near)
+            group.insert(group.end(), units[i].shapes.begin(), units[i].shapes.end());
+        std::sort(group.begin(), group.end());
     }
     return groups;
 }

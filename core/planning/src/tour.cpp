@@ -471,12 +471,14 @@ std::vector<Visit> short_tour(const std::vector<Stop>& stops, Point from, const 
     const auto count = [&](auto which) {
         return static_cast<std::size_t>(std::count_if(stops.begin(), stops.end(), which));
     };
-    const std::size_t copies = count([](const Stop&stop) { return stop.copy; }), own = stops.size() - copies;
+    const auto one_way = [](const Stop& stop) { return stop.through && stop.fixed; };
+    const std::size_t copies = count([](const Stop& stop) { return stop.copy; });
+    const std::size_t own = count([&](const Stop& stop) { return !stop.copy && !one_way(stop); });
     // Copies that are all gone through one way lie in rows, which the nearest next goes along well enough.
-    if (copies > 3 * own && count([](const Stop& stop) { return stop.through && stop.fixed; }) == stops.size())
-        return visits;
-    // A few thousand stops are shaken often; of more, each gets a try or two. On copies shaking gains nothing.
-    const std::size_t least = copies > own ? 60 : 400;
+    if (copies > 3 * (stops.size() - copies) && count(one_way) == stops.size()) return visits;
+    // A few thousand stops are shaken often; of more, each gets a try or two. On copies shaking gains nothing, and
+    // where stops are gone through one way it finds little.
+    const std::size_t least = 2 * own < stops.size() ? 60 : 400;
     const std::size_t tries = std::clamp<std::size_t>(own * 5, least, std::max<std::size_t>(15000, own));
     constexpr int rounds = 2;
     for (int round = 0; round < rounds && !watch.cancelled(); ++round) {

@@ -31,8 +31,8 @@ struct Visit {
 /// Nearest neighbour, then 2-opt and Or-opt moves over neighbour lists with don't-look bits (J. L. Bentley, "Fast
 /// algorithms for geometric traveling salesman problems", 1992), shaken by local double bridges (O. Martin, S. W. Otto,
 /// E. W. Felten, 1991) for a number of tries that depends on nothing but the stops: same stops, same way. Copies lie in
-/// rows, which the first search goes through as well as can be: no tries are spent on them, and where nearly all are
-/// copies that are gone through one way, the nearest next is the way. About n log n.
+/// rows, which the first search goes through as well as can be: no tries are spent on them, nor on what is gone through
+/// one way. Where nearly all stops are both, the nearest next is the way. About n log n.
 std::vector<Visit> short_tour(const std::vector<Stop>& stops, geometry::Point from, const Watch& watch);
 
 }  // namespace chalkline::planning
