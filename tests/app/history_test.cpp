@@ -225,13 +225,12 @@ TEST_CASE("jobs wait in a list that outlives the window, and the next is opened 
         for (auto* fold : driver.window().findChildren<Fold*>())
             if (fold->isVisible() && fold->findChild<QPushButton*>()->text().contains("Waiting jobs"))
                 fold->set_open(true);
-        QTest::qWait(20);
     };
     {
         WindowDriver driver;
         driver->choose(Mark::burn);
         open_list(driver);
-        REQUIRE(driver.click("Add jobs…"));
+        REQUIRE(wait_for([&] { return driver.click("Add jobs…"); }));
         auto* dialog = driver.window().findChild<QFileDialog*>("waitingJobs");
         REQUIRE(dialog);
         Q_EMIT dialog->filesSelected({next, home.filePath("gone.chalk")});
@@ -245,16 +244,17 @@ TEST_CASE("jobs wait in a list that outlives the window, and the next is opened 
             if (button->isVisible() && button->accessibleName() == name) return button;
         return nullptr;
     };
-    REQUIRE(named("Open gone"));
+    const auto press = [&](const QString& name) {
+        REQUIRE(wait_for([&] { return named(name) != nullptr; }));
+        QTest::mouseClick(named(name), Qt::LeftButton);
+    };
+    REQUIRE(wait_for([&] { return named("Open gone") != nullptr; }));
     CHECK_FALSE(named("Open gone")->isEnabled());
-    QTest::mouseClick(named("gone sooner"), Qt::LeftButton);
-    QTest::qWait(20);
-    CHECK_FALSE(named("gone sooner")->isEnabled());
-    QTest::mouseClick(named("Remove gone from the waiting jobs"), Qt::LeftButton);
-    QTest::qWait(20);
-    CHECK_FALSE(named("Open gone"));
-    QTest::mouseClick(named("Open next"), Qt::LeftButton);
+    press("gone sooner");
+    CHECK(wait_for([&] { return named("gone sooner") && !named("gone sooner")->isEnabled(); }));
+    press("Remove gone from the waiting jobs");
+    CHECK(wait_for([&] { return !named("Open gone"); }));
+    press("Open next");
     REQUIRE(wait_for([&] { return driver->document().title() == "next"; }));
-    QTest::qWait(20);
-    CHECK_FALSE(named("Open next"));
+    CHECK(wait_for([&] { return !named("Open next"); }));
 }

@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <map>
+#include <set>
 #include <utility>
 
 namespace chalkline::planning {
@@ -21,7 +22,7 @@ class Loose {
     void add(const LineWork::Pattern& pattern, const LineGroup& group) {
         const auto first = static_cast<int>(motifs_.size());
         motifs_.insert(motifs_.end(), group.motifs.begin(), group.motifs.end());
-        const bool copy = !seen_.emplace(&pattern, true).second;
+        const bool copy = !seen_.insert(&pattern).second;
         for (LineShape& shape : moved(pattern.lines, group.at)) {
             shape.motif += first;
             shape.copy = copy;
@@ -37,7 +38,7 @@ class Loose {
  private:
     LineShapes lines_;
     std::vector<job::Id> motifs_;
-    std::map<const LineWork::Pattern*, bool> seen_;
+    std::set<const LineWork::Pattern*> seen_;
 };
 
 /// The copies one after the other; nothing when they lie anyhow, or going freely through their lines is worth more.
