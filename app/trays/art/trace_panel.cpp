@@ -90,6 +90,7 @@ void TracePanel::add_controls(const art::TraceOptions& now) {
         auto* slider = new FigureSlider(name, least, most, steps, unit, this);
         slider->show_figure(value);
         slider->setTracking(false);
+        slider->setSingleStep(1);  // nothing is typed here: the keys reach every figure
         auto* told = make_label(slider->told(slider->value()), Tone::plain, this);
         told->setFixedWidth(52);
         told->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
