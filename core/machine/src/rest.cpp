@@ -19,10 +19,7 @@ Standing standing_after(const Program& program, std::size_t operations) {
     Standing standing;
     for (std::size_t i = 0; i < operations; ++i) {
         const auto& act = program.operations[i].act;
-        if (const auto* travel = std::get_if<Travel>(&act)) standing.at = travel->to;
-        if (const auto* sweep = std::get_if<Sweep>(&act)) standing.at = sweep->to;
-        if (const auto* trace = std::get_if<Trace>(&act); trace && trace->count > 0)
-            standing.at = program.points[trace->first + trace->count - 1];
+        if (const auto end = end_of(program, program.operations[i])) standing.at = end;
         if (const auto* air = std::get_if<Air>(&act)) standing.air = *air;
         if (const auto* focus = std::get_if<Focus>(&act)) standing.focus = *focus;
         if (const auto* beam = std::get_if<Beam>(&act)) standing.beam = beam->mode;

@@ -112,13 +112,13 @@ class BlockPatterns {
     std::optional<ScanBlocks::Block> block_of(const Shapes& shapes) {
         const job::Id motif = shapes.front()->motif;
         const auto repeated = planner_.along_a_side() ? hatcher_.pattern_of(shapes) : std::nullopt;
-        if (repeated)
-            if (const auto known = known_.find(key_of(*repeated)); known != known_.end())
-                return ScanBlocks::Block{known->second.first, planner_.moved_by(repeated->at - known->second.second),
-                                         motif};
+        const auto key = repeated ? std::optional(key_of(*repeated)) : std::nullopt;
+        if (const auto known = key ? known_.find(*key) : known_.end(); known != known_.end())
+            return ScanBlocks::Block{known->second.first, planner_.moved_by(repeated->at - known->second.second),
+                                     motif};
         auto lines = planner_.block_of(hatcher_.rows(shapes));
         if (lines.empty()) return {};
-        if (repeated) known_.try_emplace(key_of(*repeated), scan_.patterns.size(), repeated->at);
+        if (repeated) known_.try_emplace(*key, scan_.patterns.size(), repeated->at);
         scan_.patterns.push_back(std::move(lines));
         return ScanBlocks::Block{scan_.patterns.size() - 1, {}, motif};
     }

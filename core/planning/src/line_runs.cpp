@@ -94,7 +94,7 @@ std::vector<LineRun> shortest(const LineWork& work, bool one_by_one, const LineP
 /// The lines inside others, or those that are not.
 LineWork enclosed(LineWork work, bool inside) {
     for (LineWork::Pattern& pattern : work.patterns)
-        std::erase_if(pattern.lines, [&](const LineShape& shape) { return shape.inside != inside; });
+        std::erase_if(pattern.lines, [&](const LineShape& shape) { return (shape.depth > 0) != inside; });
     return work;
 }
 

@@ -30,7 +30,7 @@ OrderedLine begun_at(LineShape shape, std::size_t door) {
     } else if (door == 1) {
         std::reverse(points.begin(), points.end());
     }
-    return {std::move(points), shape.line.closed, shape.hole, shape.motif, std::move(shape.bridges)};
+    return {std::move(points), shape.line.closed, shape.depth % 2 == 1, shape.motif, std::move(shape.bridges)};
 }
 
 Stop stop_of(const LineShape& shape, bool back_and_forth) {
@@ -129,10 +129,8 @@ std::vector<int> depths(const std::vector<std::size_t>& enclosures) {
 
 void mark_enclosed(std::vector<LineShape>& lines) {
     const auto depth = depths(enclosures(lines));
-    for (std::size_t i = 0; i < lines.size(); ++i) {
-        lines[i].inside = depth[i] > 0;
-        lines[i].hole = depth[i] % 2 == 1;
-    }
+    for (std::size_t i = 0; i < lines.size(); ++i)
+        lines[i].depth = depth[i];
 }
 
 std::vector<OrderedLine> shortest_order(std::vector<LineShape> lines, bool one_by_one, bool back_and_forth,

@@ -15,8 +15,7 @@ struct LineShape {
     geometry::Polyline line;
     int motif = 0;
     bool fixed = false;                      ///< begins at its first point, in its own direction
-    bool hole = false;                       ///< lies inside an odd number of others: what it encloses falls away
-    bool inside = false;                     ///< lies inside another
+    int depth = 0;                           ///< how many closed lines lie around it
     bool copy = false;                       ///< the same drawing lies elsewhere in the same way, and came before
     std::vector<geometry::Point> bridges{};  ///< places left uncut, marked by hand
 };
@@ -25,7 +24,7 @@ struct LineShape {
 struct OrderedLine {
     std::vector<geometry::Point> points;  ///< a closed line repeats its first point at the end
     bool closed;
-    bool hole;
+    bool hole;  ///< lies inside an odd number of others: what it encloses falls away
     int motif;
     std::vector<geometry::Point> bridges{};
 };
@@ -41,7 +40,7 @@ inline constexpr std::size_t no_line = static_cast<std::size_t>(-1);
 std::vector<std::size_t> enclosures(const std::vector<LineShape>& lines);
 /// For every line how many closed ones lie around it.
 std::vector<int> depths(const std::vector<std::size_t>& enclosures);
-/// Sets `hole` and `inside`.
+/// Sets `depth`.
 void mark_enclosed(std::vector<LineShape>& lines);
 
 /// The order of the shortest dark way (tour.hpp). A line inside a closed one always comes before it. `one_by_one`: all

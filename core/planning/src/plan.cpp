@@ -92,14 +92,6 @@ void add_lines(ProgramBuilder& builder, const steps::StepSettings& settings, con
             add(run, pass, by_rounds ? 1 : passes);
 }
 
-double lit_length(const std::vector<SweepLine>& lines) {
-    double length = 0;
-    for (const SweepLine& line : lines)
-        for (const LitStretch& s : line.stretches)
-            length += s.to - s.from;
-    return length;
-}
-
 /// Burns scan lines as often as the step has passes; mm² inked by one pass.
 double add_scan(ProgramBuilder& builder, const steps::StepSettings& settings, const ScanBlocks& scan) {
     Repeats<std::size_t> repeats(builder);
@@ -112,9 +104,10 @@ double add_scan(ProgramBuilder& builder, const steps::StepSettings& settings, co
             }
         });
     };
-    std::vector<double> lit;  // mm, of the patterns
-    for (const auto& pattern : scan.patterns)
-        lit.push_back(lit_length(pattern));
+    std::vector<double> lit(scan.patterns.size(), 0);  // mm
+    for (std::size_t i = 0; i < lit.size(); ++i)
+        for (const SweepLine& line : scan.patterns[i])
+            lit[i] += line.lit_length();
     std::size_t lines = 0;
     double length = 0;
     for (const ScanBlocks::Block& block : scan.blocks) {

@@ -85,9 +85,7 @@ void ProgramBuilder::add_sweep(const SweepLine& line, job::Id motif) {
     origin_.motif = motif;
     travel_to(line.start);
     const double whole = geometry::distance(line.start, line.end);
-    double lit = 0;
-    for (const LitStretch& s : line.stretches)
-        lit += s.to - s.from;
+    const double lit = line.lit_length();
     report_.burn += lit;
     report_.travel += whole - lit;
     for (const double end : {line.stretches.front().from, line.stretches.back().to})

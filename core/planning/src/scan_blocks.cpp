@@ -5,6 +5,13 @@
 
 namespace chalkline::planning {
 
+double SweepLine::lit_length() const {
+    double length = 0;
+    for (const LitStretch& s : stretches)
+        length += s.to - s.from;
+    return length;
+}
+
 void append_shortest(const std::vector<ScanBlocks::Block>& blocks, geometry::Point& from, ScanBlocks& scan,
                      const Watch& watch) {
     std::vector<Stop> stops;

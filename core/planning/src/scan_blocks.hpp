@@ -21,6 +21,8 @@ using LitStretches = std::vector<LitStretch>;
 struct SweepLine {
     geometry::Point start, end;
     LitStretches stretches;
+
+    double lit_length() const;  ///< mm
 };
 
 /// The scan lines of one step: blocks in the order they are burned, each by its pattern, moved. A block may serve

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "controller_queue.hpp"
 
+#include <chalkline/machine/walk.hpp>
 #include <chalkline/planning/time_model.hpp>
 
 #include <algorithm>
@@ -126,21 +127,14 @@ class Clock {
             timing_.finished_at[i] = timing_.finished_at[i - ahead] + later;
         for (; index_ < end; ++index_)
             began_[index_] = began_[index_ - ahead] + later;
-        at_ = place_after(program_.operations[end - 1]);
-    }
-
-    Point place_after(const machine::Operation& operation) const {
-        if (const auto* travel = std::get_if<machine::Travel>(&operation.act)) return travel->to;
-        if (const auto* sweep = std::get_if<machine::Sweep>(&operation.act)) return sweep->to;
-        const auto& trace = std::get<machine::Trace>(operation.act);
-        return program_.points[trace.first + trace.count - 1];
+        at_ = *machine::end_of(program_, program_.operations[end - 1]);
     }
 
     /// How many operations before a passage, all that the queue may hold, are those before another of its pattern,
     /// moved as the passage is; nothing when they are not, or the way there is another one.
     std::optional<std::size_t> alike_before(std::size_t first, std::size_t other) const {
         const auto& operations = program_.operations;
-        const Point by = place_after(operations[other]) - place_after(operations[first]);
+        const Point by = *machine::end_of(program_, operations[other]) - *machine::end_of(program_, operations[first]);
         std::size_t moves = 0, back = 0;
         for (; moves <= queue_.capacity(); ++back) {
             if (back > first || !same_moved(operations[first - back], operations[other - back], by)) return {};

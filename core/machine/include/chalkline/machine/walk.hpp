@@ -2,6 +2,8 @@
 #pragma once
 #include <chalkline/machine/program.hpp>
 
+#include <optional>
+
 namespace chalkline::machine {
 
 /// One straight move of a program: from where the head stands to `to`; dark where the power is 0.
@@ -12,6 +14,15 @@ struct Stretch {
     const Operation& operation;
     double length() const { return geometry::distance(from, to); }
 };
+
+/// Where the head is after an operation of the program; nothing when it moves nothing.
+inline std::optional<geometry::Point> end_of(const Program& program, const Operation& operation) {
+    if (const auto* travel = std::get_if<Travel>(&operation.act)) return travel->to;
+    if (const auto* sweep = std::get_if<Sweep>(&operation.act)) return sweep->to;
+    const auto* trace = std::get_if<Trace>(&operation.act);
+    if (trace && trace->count > 0) return program.points[trace->first + trace->count - 1];
+    return {};
+}
 
 /// Calls `visit(stretch)` for every move of one operation that begins at `at`; where the head is afterwards.
 template <class Visit>
