@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desktop/crash_report.hpp"
+#include "desktop/ending.hpp"
 #include "language/language.hpp"
 #include "mainwindow/main_window.hpp"
 #include "widgets/spoken.hpp"
@@ -93,6 +94,11 @@ int main(int argc, char** argv) {
             trouble = read.error();
     }
     app::MainWindow window(options);
+    const app::Ending ending;
+    QObject::connect(&ending, &app::Ending::asked, &window, &app::MainWindow::end_in_the_dark);
+    QObject::connect(&ending, &app::Ending::session_ends, &window, [&window](QSessionManager& session) {
+        if (session.allowsInteraction() && window.hold_up_logout()) session.cancel();
+    });
     window.show();
     if (trouble) window.show_message(wording::describe(*trouble));
     if (!crash_report.isEmpty())

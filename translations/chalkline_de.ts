@@ -1033,11 +1033,6 @@
       <translation>Ein Laser brennt</translation>
     </message>
     <message>
-      <extracomment>wording/src/sentences.cpp</extracomment>
-      <source>A later version of Chalkline will do it.</source>
-      <translation>Eine spätere Fassung von Chalkline wird das können.</translation>
-    </message>
-    <message>
       <extracomment>app/trays/steps/steps_tray.cpp</extracomment>
       <source>A line for each step with its power, speed, pitch and passes, below the job, with a step of its own</source>
       <translation>Eine Zeile je Schritt mit Leistung, Geschwindigkeit, Abstand und Durchgängen, unter dem Auftrag, mit eigenem Schritt</translation>
@@ -2653,6 +2648,11 @@ eins je Zeile</translation>
       <translation>Gezählt in einer Umdrehung</translation>
     </message>
     <message>
+      <extracomment>wording/src/machine_words.cpp</extracomment>
+      <source>Counts from 0 at home</source>
+      <translation>Zählt ab 0 in der Grundstellung</translation>
+    </message>
+    <message>
       <extracomment>app/proof/original_panel.cpp</extracomment>
       <source>Crop</source>
       <translation>Beschneiden</translation>
@@ -4043,6 +4043,11 @@ eins je Zeile</translation>
       <translation>Bereit</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>If it still stands there say --head-stands {x},{y}; else say where it stands.</source>
+      <translation>Steht er noch dort, --head-stands {x},{y} angeben; sonst sagen, wo er steht.</translation>
+    </message>
+    <message>
       <extracomment>app/recipes/recipes_view.cpp</extracomment>
       <source>Import recipes</source>
       <translation>Rezepte einlesen</translation>
@@ -4126,6 +4131,21 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Is it switched on and on the same network?</source>
       <translation>Ist sie eingeschaltet und im selben Netz?</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/burn_tray.cpp</extracomment>
+      <source>Is the head still there…</source>
+      <translation>Steht der Kopf noch dort…</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/state_sheet.cpp</extracomment>
+      <source>Is the head still where it stood (%1)?</source>
+      <translation>Steht der Kopf noch, wo er stand (%1)?</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/burn_tray.cpp</extracomment>
+      <source>Is the head still where it stood (%1, %2)? The controller has forgotten its place.</source>
+      <translation>Steht der Kopf noch, wo er stand (%1, %2)? Die Steuerung hat seine Stelle vergessen.</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -4254,8 +4274,18 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>app/machine/state_sheet.cpp</extracomment>
+      <source>It stands at another place…</source>
+      <translation>Er steht anderswo…</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/state_sheet.cpp</extracomment>
       <source>It stands there</source>
       <translation>Er steht dort</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>It stays in the file as it is and is not shown. A backup beside the file may still have it.</source>
+      <translation>Es bleibt, wie es ist, in der Datei und wird nicht gezeigt. Eine Sicherung daneben hat es vielleicht noch.</translation>
     </message>
     <message>
       <extracomment>app/swatches/read_panel.cpp</extracomment>
@@ -4564,8 +4594,8 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
-      <source>Leave --no-home away, or unlock it by hand.</source>
-      <translation>--no-home weglassen oder von Hand entsperren.</translation>
+      <source>Leave --no-home away, or say where it stands: --head-stands X,Y.</source>
+      <translation>--no-home weglassen oder sagen, wo er steht: --head-stands X,Y.</translation>
     </message>
     <message>
       <extracomment>app/trays/steps/steps_tray.cpp</extracomment>
@@ -4826,6 +4856,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Look at `chalkline-cli art --help`.</source>
       <translation>Siehe `chalkline-cli art --help`.</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Look at `chalkline-cli history`; finished burns are done.</source>
+      <translation>`chalkline-cli history` zeigt alle; beendete sind fertig.</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -5223,6 +5258,11 @@ eins je Zeile</translation>
       <translation>Den Kopf über die Naht fahren, wo es beginnt, und es unter „Stück“ sagen (auf der Kommandozeile --begins-here).</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Move the head to a place you know and say again where it stands.</source>
+      <translation>Den Kopf an eine bekannte Stelle fahren und noch einmal sagen, wo er steht.</translation>
+    </message>
+    <message>
       <extracomment>app/trays/move_panel.cpp</extracomment>
       <source>Move the head, mm</source>
       <translation>Den Kopf bewegen, mm</translation>
@@ -5514,6 +5554,16 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Nobody knows where the head is</source>
+      <translation>Niemand weiß, wo der Kopf ist</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Nobody knows where the head is, and --no-home was given</source>
+      <translation>Niemand weiß, wo der Kopf ist, und --no-home war angegeben</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Nobody knows where the head is, so it cannot be sent to a place</source>
       <translation>Niemand weiß, wo der Kopf ist, darum kann er nirgendwohin geschickt werden</translation>
     </message>
@@ -5649,6 +5699,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Nothing moved. Take the controller's figures over in the machine's profile, or set the controller's own; on the command line “settings PORT --save FILE” writes a profile with its figures.</source>
+      <translation>Nichts hat sich bewegt. Die Werte der Steuerung ins Profil der Maschine übernehmen oder die Steuerung anders einstellen; auf der Befehlszeile schreibt „settings PORT --save DATEI“ ein Profil mit ihren Werten.</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Nothing to burn</source>
       <translation>Nichts zu brennen</translation>
     </message>
@@ -5691,6 +5746,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Nothing was lost. Look at the disk, then try again.</source>
       <translation>Nichts ging verloren. Die Platte ansehen, dann noch einmal versuchen.</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Nothing was sent. It needs a firmware with inline laser power switched on.</source>
+      <translation>Nichts wurde gesendet. Nötig ist eine Firmware, bei der die Laserleistung während der Bewegung eingeschaltet ist.</translation>
     </message>
     <message>
       <extracomment>app/trays/rehearse_tray.cpp</extracomment>
@@ -6416,6 +6476,11 @@ eins je Zeile</translation>
       <translation>Rückzug</translation>
     </message>
     <message>
+      <extracomment>wording/src/machine_words.cpp</extracomment>
+      <source>Pull-off after home</source>
+      <translation>Abstand nach der Grundstellung</translation>
+    </message>
+    <message>
       <extracomment>app/trays/move_panel.cpp</extracomment>
       <source>Pulse</source>
       <translation>Puls</translation>
@@ -6574,6 +6639,11 @@ eins je Zeile</translation>
       <extracomment>app/mainwindow/window_commands.cpp</extracomment>
       <source>Recipe</source>
       <translation>Rezept</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Recipe {number} cannot be read (it begins “{begins}”)</source>
+      <translation>Rezept {number} ist nicht lesbar (es beginnt „{begins}“)</translation>
     </message>
     <message>
       <extracomment>app/mainwindow/top_bar.cpp</extracomment>
@@ -7992,18 +8062,18 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
-      <source>The beam is off and the position is unknown. Check the power supply and the cable, then find home.</source>
-      <translation>Der Strahl ist aus und der Ort unbekannt. Netzteil und Kabel prüfen, dann Grundstellung suchen.</translation>
+      <source>The beam is off and the position is unknown. Check the power supply and the cable; then find home, or say where the head stands.</source>
+      <translation>Der Strahl ist aus und die Lage unbekannt. Netzteil und Kabel prüfen; dann die Grundstellung suchen oder sagen, wo der Kopf steht.</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The beam is off and the position is unknown. Clear the cause, switch the board off and on, then connect again.</source>
+      <translation>Der Strahl ist aus und die Lage unbekannt. Die Ursache beheben, die Platine aus- und einschalten, dann wieder verbinden.</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>The beam is off and the position is unknown. Clear the cause, then find home or unlock.</source>
       <translation>Der Strahl ist aus und der Ort unbekannt. Die Ursache beheben, dann Grundstellung suchen oder entsperren.</translation>
-    </message>
-    <message>
-      <extracomment>wording/src/sentences.cpp</extracomment>
-      <source>The beam is off.</source>
-      <translation>Der Strahl ist aus.</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -8036,6 +8106,16 @@ eins je Zeile</translation>
       <translation>Der Rand des Betts nimmt {by} mm vom Anlauf</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The board has shut itself down: “{text}”</source>
+      <translation>Die Platine hat sich abgeschaltet: „{text}“</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The board's file cannot be read at “{key}”</source>
+      <translation>Die Datei der Platine ist bei „{key}“ nicht lesbar</translation>
+    </message>
+    <message>
       <extracomment>app/mainwindow/main_window.cpp</extracomment>
       <source>The burn broke off</source>
       <translation>Der Brand brach ab</translation>
@@ -8066,6 +8146,16 @@ eins je Zeile</translation>
       <translation>Die Steuerung antwortete auf eine Zeile, die Chalkline nicht gesandt hat</translation>
     </message>
     <message>
+      <extracomment>tools/cli/conversation.cpp</extracomment>
+      <source>The controller confirms that the beam is off.</source>
+      <translation>Die Steuerung bestätigt, dass der Strahl aus ist.</translation>
+    </message>
+    <message>
+      <extracomment>tools/cli/conversation.cpp</extracomment>
+      <source>The controller did not confirm that the beam is off: look at the machine, and use its own switch if it is on.</source>
+      <translation>Die Steuerung hat nicht bestätigt, dass der Strahl aus ist: zur Maschine sehen und ihren eigenen Schalter benutzen, falls er an ist.</translation>
+    </message>
+    <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>The controller does not take the place it shall count from</source>
       <translation>Die Steuerung nimmt den Ort nicht an, von dem sie zählen soll</translation>
@@ -8091,11 +8181,6 @@ eins je Zeile</translation>
       <translation>Die Steuerung hört</translation>
     </message>
     <message>
-      <extracomment>wording/src/sentences.cpp</extracomment>
-      <source>The controller is locked and --no-home was given</source>
-      <translation>Die Steuerung ist gesperrt, und --no-home war angegeben</translation>
-    </message>
-    <message>
       <extracomment>wording/src/machine_words.cpp</extracomment>
       <source>The controller is locked: it does not know where the head is</source>
       <translation>Die Steuerung ist gesperrt: sie weiß nicht, wo der Kopf ist</translation>
@@ -8117,8 +8202,8 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
-      <source>The controller restarted in the middle of the work</source>
-      <translation>Die Steuerung startete mitten in der Arbeit neu</translation>
+      <source>The controller restarted by itself</source>
+      <translation>Die Steuerung ist von selbst neu gestartet</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -8129,6 +8214,11 @@ eins je Zeile</translation>
       <extracomment>app/machine/state_sheet.cpp</extracomment>
       <source>The controller says otherwise than before</source>
       <translation>Die Steuerung sagt anderes als zuvor</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/state_sheet.cpp</extracomment>
+      <source>The controller started again and counts from 0 where its head stands. If nobody moved the head, it can be told its place. Otherwise jog it to the mark on the bed, and say then that it stands there.</source>
+      <translation>Die Steuerung ist neu gestartet und zählt von dort ab 0, wo ihr Kopf steht. Hat ihn niemand bewegt, kann man ihr seine Stelle sagen. Sonst den Kopf zur Marke auf dem Bett fahren und dann sagen, dass er dort steht.</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -8301,6 +8391,11 @@ eins je Zeile</translation>
       <translation>Der Kopf fährt um das, was gebrannt wird. Zusehen, dass er auf dem Stück bleibt.</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The head stands at {place}, which is not on the bed: the place that was said for it must be wrong</source>
+      <translation>Der Kopf steht bei {place} und damit nicht auf dem Bett: Die angesagte Stelle muss falsch sein</translation>
+    </message>
+    <message>
       <extracomment>app/session/burn_desk.cpp</extracomment>
       <source>The head stands still and knows where it is.</source>
       <translation>Der Kopf steht still und weiß, wo er ist.</translation>
@@ -8439,6 +8534,11 @@ eins je Zeile</translation>
       <extracomment>app/machine/profile_sheet.cpp</extracomment>
       <source>The machine moves its focus (Z)</source>
       <translation>Die Maschine bewegt ihren Fokus (Z)</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The machine profile and the controller disagree about {field}: the profile says {mine}, the controller {other} ({setting})</source>
+      <translation>Profil und Steuerung widersprechen sich bei {field}: Das Profil sagt {mine}, die Steuerung {other} ({setting})</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -8781,6 +8881,11 @@ eins je Zeile</translation>
       <translation>Noch gibt es keine Zeichnung: sie richtet sich nach der Routine, wenn sie kommt.</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>There is no burn to go on with</source>
+      <translation>Es gibt keinen Brand, der weitergehen könnte</translation>
+    </message>
+    <message>
       <extracomment>app/swatches/card_design_panel.cpp</extracomment>
       <source>There is no drawing in the job</source>
       <translation>Im Auftrag ist keine Zeichnung</translation>
@@ -8874,6 +8979,11 @@ eins je Zeile</translation>
       <extracomment>app/swatches/card_book.cpp</extracomment>
       <source>Thickness of the new card</source>
       <translation>Dicke der neuen Karte</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>This board cannot change the beam's power while the head moves (“{text}”): the work would stay dark</source>
+      <translation>Diese Platine kann die Leistung während der Bewegung nicht ändern („{text}“): Die Arbeit bliebe dunkel</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -8975,8 +9085,18 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>This machine forgets where its head is, and the last command left it at {x}, {y}</source>
+      <translation>Diese Maschine vergisst, wo ihr Kopf ist, und der letzte Befehl ließ ihn bei {x}, {y} stehen</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
       <source>This machine has no home switches</source>
       <translation>Diese Maschine hat keine Endschalter</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>This machine has no home switches: say where it stands, --head-stands X,Y.</source>
+      <translation>Diese Maschine hat keine Endschalter: sagen, wo er steht, --head-stands X,Y.</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -9760,6 +9880,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Write it as 32=1.</source>
+      <translation>So schreiben: 32=1.</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Write it as X,Y in millimetres.</source>
       <translation>Als X,Y in Millimetern schreiben.</translation>
     </message>
@@ -9857,6 +9982,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/controller_settings.cpp</extracomment>
       <source>Y travel</source>
       <translation>Y Weg</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/state_sheet.cpp</extracomment>
+      <source>Yes, it stands there</source>
+      <translation>Ja, er steht dort</translation>
     </message>
     <message>
       <extracomment>app/machine/controller_sheet.cpp</extracomment>
@@ -10034,6 +10164,11 @@ eins je Zeile</translation>
       <translation>von selbst</translation>
     </message>
     <message>
+      <extracomment>tools/cli/conversation.cpp</extracomment>
+      <source>back to 0, 0</source>
+      <translation>zurück nach 0, 0</translation>
+    </message>
+    <message>
       <extracomment>app/trays/rehearse_tray.cpp</extracomment>
       <source>beam %1 %</source>
       <translation>Strahl %1 %</translation>
@@ -10142,7 +10277,7 @@ eins je Zeile</translation>
       <translation>fester Strahl</translation>
     </message>
     <message>
-      <extracomment>tools/cli/machine_commands.cpp</extracomment>
+      <extracomment>tools/cli/move_commands.cpp</extracomment>
       <source>controller</source>
       <translation>Steuerung</translation>
     </message>
@@ -10267,7 +10402,7 @@ eins je Zeile</translation>
       <translation>Fläche</translation>
     </message>
     <message>
-      <extracomment>tools/cli/machine_commands.cpp</extracomment>
+      <extracomment>tools/cli/conversation.cpp</extracomment>
       <source>finding home</source>
       <translation>sucht die Grundstellung</translation>
     </message>
@@ -10375,6 +10510,11 @@ eins je Zeile</translation>
       <extracomment>app/trays/art/placing_panel.cpp</extracomment>
       <source>gap</source>
       <translation>Lücke</translation>
+    </message>
+    <message>
+      <extracomment>tools/cli/machine_commands.cpp</extracomment>
+      <source>going on with “{}”, {} lines are left</source>
+      <translation>„{}“ geht weiter, {} Zeilen sind übrig</translation>
     </message>
     <message>
       <extracomment>app/machine/profile_sheet.cpp</extracomment>
@@ -10732,6 +10872,11 @@ eins je Zeile</translation>
       <translation>nicht umfahren: niemand hat gesehen, wo es landet</translation>
     </message>
     <message>
+      <extracomment>tools/cli/selftest_command.cpp</extracomment>
+      <source>not passed</source>
+      <translation>nicht bestanden</translation>
+    </message>
+    <message>
       <extracomment>app/mainwindow/top_bar.cpp</extracomment>
       <source>not saved</source>
       <translation>nicht gesichert</translation>
@@ -10742,6 +10887,16 @@ eins je Zeile</translation>
       <translation>noch nicht</translation>
     </message>
     <message>
+      <extracomment>tools/cli/conversation.cpp</extracomment>
+      <source>note: the beam's power was turned to {} % at the machine</source>
+      <translation>Hinweis: Die Leistung wurde an der Maschine auf {} % gestellt</translation>
+    </message>
+    <message>
+      <extracomment>tools/cli/conversation.cpp</extracomment>
+      <source>note: {}: the profile says {}, the controller {} (${})</source>
+      <translation>Hinweis: {}: Das Profil sagt {}, die Steuerung {} (${})</translation>
+    </message>
+    <message>
       <extracomment>app/swatches/card_design_panel.cpp</extracomment>
       <source>nothing</source>
       <translation>nichts</translation>
@@ -10750,6 +10905,11 @@ eins je Zeile</translation>
       <extracomment>app/widgets/time_ribbon.cpp</extracomment>
       <source>nothing to burn yet</source>
       <translation>noch nichts zu brennen</translation>
+    </message>
+    <message>
+      <extracomment>tools/cli/history_command.cpp</extracomment>
+      <source>nothing was burned yet</source>
+      <translation>noch nichts gebrannt</translation>
     </message>
     <message>
       <extracomment>app/line/line_state.cpp</extracomment>
@@ -10860,6 +11020,11 @@ eins je Zeile</translation>
       <extracomment>app/trays/burn_tray.cpp</extracomment>
       <source>pass %1 of %2</source>
       <translation>Durchgang %1 von %2</translation>
+    </message>
+    <message>
+      <extracomment>tools/cli/selftest_command.cpp</extracomment>
+      <source>passed</source>
+      <translation>bestanden</translation>
     </message>
     <message>
       <extracomment>app/papers/run_sheet_page.cpp</extracomment>
@@ -11062,16 +11227,6 @@ eins je Zeile</translation>
       <translation>abgebrochen bei %1 %</translation>
     </message>
     <message>
-      <extracomment>tools/cli/machine_commands.cpp</extracomment>
-      <source>stopped, beam off</source>
-      <translation>abgebrochen, Strahl aus</translation>
-    </message>
-    <message>
-      <extracomment>tools/cli/machine_commands.cpp</extracomment>
-      <source>stopped; look at the machine: the beam's state is unknown</source>
-      <translation>abgebrochen; die Maschine ansehen: der Zustand des Strahls ist unbekannt</translation>
-    </message>
-    <message>
       <extracomment>app/proof/prepare_panel.cpp</extracomment>
       <source>such as 0 0, 25 45, 60 85, 100 100</source>
       <translation>etwa 0 0, 25 45, 60 85, 100 100</translation>
@@ -11125,6 +11280,11 @@ eins je Zeile</translation>
       <extracomment>app/mainwindow/ready_sheet.cpp</extracomment>
       <source>the head goes there dark; what may have burned already, up to %1 % of the time, is burned once more</source>
       <translation>der Kopf fährt dunkel hin; was schon gebrannt sein kann, bis %1 % der Zeit, wird noch einmal gebrannt</translation>
+    </message>
+    <message>
+      <extracomment>tools/cli/conversation.cpp</extracomment>
+      <source>the head is taken to stand at 0, 0, where the machine was switched on</source>
+      <translation>Der Kopf gilt als bei 0, 0 stehend, wo die Maschine eingeschaltet wurde</translation>
     </message>
     <message>
       <extracomment>wording/src/wording.cpp</extracomment>
@@ -11393,6 +11553,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>“{text}” is no setting</source>
+      <translation>„{text}“ ist keine Einstellung</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
       <source>“{text}” is no speed</source>
       <translation>„{text}“ ist keine Geschwindigkeit</translation>
     </message>
@@ -11405,11 +11570,6 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>“{text}” is not sent: it is empty, too long, or holds a sign that acts at once</source>
       <translation>„{text}“ wird nicht gesandt: leer, zu lang, oder mit einem Zeichen, das sofort wirkt</translation>
-    </message>
-    <message>
-      <extracomment>wording/src/sentences.cpp</extracomment>
-      <source>“{what}” is not built yet</source>
-      <translation>„{what}“ ist noch nicht gebaut</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>

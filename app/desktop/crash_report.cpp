@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desktop/crash_report.hpp"
 
+#include <chalkline/link/darken.hpp>
+
 #include <execinfo.h>
 #include <fcntl.h>
 #include <unistd.h>
@@ -25,6 +27,7 @@ void write_text(int file, const char* text) {
 }
 
 void write_report(int signal) {
+    link::darken_open_links();
     const int file = ::open(report_name.data(), O_CREAT | O_WRONLY | O_TRUNC, 0600);
     if (file >= 0) {
         write_text(file, report_head.data());

@@ -35,6 +35,17 @@ void remove_copy(const QString& file) {
     QFile::remove(about(file));
 }
 
+Result<void> write_copy(const job::Job& job, const QString& file, const QString& path, const Watch& watch) {
+    const std::string facts = QJsonDocument(QJsonObject{{"path", path}}).toJson().toStdString();
+    auto bytes = job::to_chalk(job);
+    if (!bytes) return tl::unexpected(bytes.error());
+    if (watch.cancelled()) return {};
+    auto done = replace_file(about(file).toStdString(), facts);
+    if (done) done = replace_file(file.toStdString(), *bytes);
+    if (watch.cancelled()) remove_copy(file);  // saved or given up meanwhile
+    return done;
+}
+
 }  // namespace
 
 Autosave::Autosave(JobDocument& document, const QString& folder, QObject* parent)
@@ -70,24 +81,20 @@ void Autosave::forget() {
     taken_over_.reset();
 }
 
+void Autosave::keep_before_end() {
+    if (!document_.unsaved()) return;
+    writer_.cancel();
+    if (const auto done = write_copy(document_.job(), file_, document_.path(), {}); !done) Q_EMIT failed(done.error());
+}
+
 void Autosave::keep() {
-    const QJsonObject facts{{"path", document_.path()}};
-    writer_.start(
-        [job = document_.job(), file = file_,
-         facts = QJsonDocument(facts).toJson().toStdString()](const Watch& watch) -> Result<void> {
-            auto bytes = job::to_chalk(job);
-            if (!bytes) return tl::unexpected(bytes.error());
-            if (watch.cancelled()) return {};
-            auto done = replace_file(about(file).toStdString(), facts);
-            if (done) done = replace_file(file.toStdString(), *bytes);
-            if (watch.cancelled()) remove_copy(file);  // saved or given up meanwhile
-            return done;
-        },
-        [this](const Result<void>& done) {
-            if (!done) return Q_EMIT failed(done.error());
-            if (taken_over_) discard(*taken_over_);
-            taken_over_.reset();
-        });
+    writer_.start([job = document_.job(), file = file_,
+                   path = document_.path()](const Watch& watch) { return write_copy(job, file, path, watch); },
+                  [this](const Result<void>& done) {
+                      if (!done) return Q_EMIT failed(done.error());
+                      if (taken_over_) discard(*taken_over_);
+                      taken_over_.reset();
+                  });
 }
 
 std::vector<LeftBehind> Autosave::left_behind(const QString& folder) {

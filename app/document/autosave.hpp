@@ -29,6 +29,8 @@ class Autosave : public QObject {
     void set_interval(int milliseconds) { wait_.setInterval(milliseconds); }
     /// The document now holds what was left behind: kept here at once, then the old copy goes.
     void take_over(const LeftBehind& copy);
+    /// The program is about to end without asking: what is not saved is kept now, on this thread.
+    void keep_before_end();
     /// The user closes the job knowingly: nothing is left behind.
     void forget();
 

@@ -3,38 +3,15 @@
 
 #include <chalkline/base/file.hpp>
 #include <chalkline/job/chalk_file.hpp>
-#include <chalkline/machine/program_bytes.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QCoreApplication>
-#include <QDir>
 #include <QFile>
-#include <QFileInfo>
 #include <QImage>
 #include <QPointer>
-#include <QUuid>
 
 namespace chalkline::app {
 namespace {
-
-QString record_file(const QString& folder) {
-    return folder + "/burn.json";
-}
-
-std::optional<BurnRecord> read_record(const QString& folder) {
-    QFile file(record_file(folder));
-    if (!file.open(QIODevice::ReadOnly)) return {};
-    return parse_record(file.readAll(), folder);
-}
-
-/// Its Chalkline is running.
-bool in_use(const QString& folder) {
-    QLockFile lock(folder + "/lock");
-    lock.setStaleLockTime(0);
-    if (!lock.tryLock(0)) return true;
-    lock.unlock();
-    return false;
-}
 
 /// "Cut 100 %, 240 mm/min, 2 passes"
 QString words_of(const job::Step& step) {
@@ -48,7 +25,7 @@ QString words_of(const job::Step& step) {
 
 BurnHistory::BurnHistory(JobDocument& document, const PlanKeeper& plans, MachineLink& machine, BurnDesk& desk,
                          const QString& folder, QObject* parent)
-    : QObject(parent), document_(document), plans_(plans), machine_(machine), desk_(desk), folder_(folder) {
+    : QObject(parent), document_(document), plans_(plans), machine_(machine), desk_(desk), folders_(folder) {
     connect(&desk_, &BurnDesk::began, this, &BurnHistory::begin);
     connect(&desk_, &BurnDesk::ended, this, &BurnHistory::end);
     connect(&machine_, &MachineLink::failed, this, [this](machine::Activity activity) {
@@ -68,14 +45,6 @@ BurnHistory::~BurnHistory() {
     machine_.set_witness({});
 }
 
-std::vector<BurnRecord> BurnHistory::records() const {
-    std::vector<BurnRecord> found;
-    for (const QFileInfo& folder : QDir(folder_).entryInfoList(QDir::Dirs | QDir::NoDotAndDotDot))
-        if (auto record = read_record(folder.filePath())) found.push_back(std::move(*record));
-    std::sort(found.begin(), found.end(), [](const BurnRecord& a, const BurnRecord& b) { return a.begun > b.begun; });
-    return found;
-}
-
 /// Read from the disk, so only when a burn ended or another machine is meant.
 void BurnHistory::learn() {
     std::vector<planning::Burned> burned;
@@ -88,13 +57,11 @@ void BurnHistory::learn() {
 }
 
 BurnRecord BurnHistory::fresh_record() const {
-    BurnRecord record;
-    record.begun = QDateTime::currentDateTime();
-    record.folder = QDir(folder_).filePath(record.begun.toString("yyyyMMdd-HHmmss-") +
-                                           QUuid::createUuid().toString(QUuid::Id128).left(6));
+    BurnRecord record = folders_.begin();
     record.title = plans_.program_name().isEmpty() ? document_.title() : plans_.program_name();
     record.path = document_.path();
     record.machine = QString::fromStdString(machine_.profile().name);
+    record.port = machine_.address();
     const job::Job& job = document_.job();
     if (job.stock)
         record.material =
@@ -110,21 +77,18 @@ BurnRecord BurnHistory::fresh_record() const {
 void BurnHistory::begin(const std::shared_ptr<const machine::Rest>& rest) {
     if (!rest || !current_) {
         current_ = fresh_record();
-        if (!QDir().mkpath(current_->folder))
-            return Q_EMIT failed(
-                Error{std::string(chalkline::error::file_unwritable), {}, current_->folder.toStdString(), 0});
+        if (const auto kept = folders_.keep(*current_); !kept) return Q_EMIT failed(kept.error());
         writer_.start(
-            [job = document_.job(), plan = desk_.burning_plan(), record = *current_](const Watch&) -> Result<void> {
+            [job = document_.job(), plan = desk_.burning_plan(), record = *current_,
+             folders = folders_](const Watch&) -> Result<void> {
                 auto bytes = job::to_chalk(job);
                 if (!bytes) return tl::unexpected(bytes.error());
-                auto done = replace_file(record.job_file().toStdString(), *bytes);
-                if (done) done = replace_file(record.program_file().toStdString(), machine::to_bytes(plan->program));
-                return done;
+                return folders.keep_work(record, *bytes, plan->program);
             },
             [this](const Result<void>& done) {
                 if (!done) Q_EMIT failed(done.error());
             });
-        forget_oldest();
+        folders_.forget_oldest();
     }
     current_->end.reset();
     current_->ended = {};
@@ -135,18 +99,17 @@ void BurnHistory::begin(const std::shared_ptr<const machine::Rest>& rest) {
 
 void BurnHistory::open_journal() {
     if (journal_) return;
-    lock_ = std::make_unique<QLockFile>(current_->folder + "/lock");
-    lock_->setStaleLockTime(0);
-    lock_->tryLock(0);
+    lock_ = folders_.hold(*current_);
     const QPointer<BurnHistory> self(this);
-    journal_ = std::make_shared<JournalFile>(current_->journal_file().toStdString(), [self](const Error& error) {
-        QMetaObject::invokeMethod(
-            QCoreApplication::instance(),
-            [self, error] {
-                if (self) Q_EMIT self->failed(error);
-            },
-            Qt::QueuedConnection);
-    });
+    journal_ =
+        std::make_shared<history::JournalFile>(current_->journal_file().toStdString(), [self](const Error& error) {
+            QMetaObject::invokeMethod(
+                QCoreApplication::instance(),
+                [self, error] {
+                    if (self) Q_EMIT self->failed(error);
+                },
+                Qt::QueuedConnection);
+        });
     machine_.set_witness(journal_);
 }
 
@@ -168,14 +131,14 @@ void BurnHistory::end(machine::BurnEnd how) {
 }
 
 void BurnHistory::keep(BurnRecord record) {
-    const auto done = replace_file(record_file(record.folder).toStdString(), to_json(record).toStdString());
+    const auto done = folders_.keep(record);
     if (!done) return Q_EMIT failed(done.error());
     if (current_ && current_->folder == record.folder) current_ = std::move(record);
     Q_EMIT changed();
 }
 
 void BurnHistory::note(const BurnRecord& record, const QString& words) {
-    auto kept = read_record(record.folder);
+    auto kept = folders_.read(record.folder);
     if (!kept || kept->note == words) return;
     kept->note = words;
     keep(*kept);
@@ -184,7 +147,7 @@ void BurnHistory::note(const BurnRecord& record, const QString& words) {
 void BurnHistory::keep_photo(const BurnRecord& record, const QString& picture) {
     constexpr int largest = 1600;  // px: enough to see how it came out
     QImage image(picture);
-    auto kept = read_record(record.folder);
+    auto kept = folders_.read(record.folder);
     if (image.isNull() || !kept)
         return Q_EMIT failed(Error{std::string(chalkline::error::file_unreadable), {}, picture.toStdString(), 0});
     if (std::max(image.width(), image.height()) > largest)
@@ -198,33 +161,13 @@ void BurnHistory::keep_photo(const BurnRecord& record, const QString& picture) {
 
 void BurnHistory::remove(const BurnRecord& record) {
     if (current_ && current_->folder == record.folder) current_.reset();
-    QDir(record.folder).removeRecursively();
+    folders_.remove(record);
     learn();
     Q_EMIT changed();
 }
 
-void BurnHistory::forget_oldest() {
-    const auto all = records();
-    for (std::size_t i = most_records; i < all.size(); ++i)
-        QDir(all[i].folder).removeRecursively();
-}
-
-std::optional<BurnRecord> BurnHistory::broken_off() const {
-    for (BurnRecord& record : records()) {
-        if (record.end || in_use(record.folder)) continue;
-        const bool whole = QFileInfo::exists(record.job_file()) && QFileInfo::exists(record.program_file());
-        const auto journal = read_file(record.journal_file().toStdString());
-        if (!whole || !journal) continue;
-        const auto said = machine::read_journal(*journal);
-        // One that was refused before its first move has nothing to go on with.
-        if (said.end || said.last.seconds <= 0) continue;
-        return record;
-    }
-    return {};
-}
-
 void BurnHistory::give_up(const BurnRecord& record) {
-    auto kept = read_record(record.folder);
+    auto kept = folders_.read(record.folder);
     if (!kept) return;
     kept->end = machine::BurnEnd::failed;
     QFile::remove(kept->program_file());
@@ -235,20 +178,21 @@ void BurnHistory::take_up(const BurnRecord& record) {
     struct Read {
         std::shared_ptr<const planning::Plan> plan;
         machine::JournalNote note;
+        std::optional<machine::RememberedPlace> place;
     };
     reader_.start(
-        [record, profile = machine_.profile()](const Watch&) -> Result<Read> {
-            const auto bytes = read_file(record.program_file().toStdString());
-            if (!bytes) return tl::unexpected(bytes.error());
-            auto program = machine::program_from(*bytes);
-            if (!program) return tl::unexpected(program.error());
-            const auto journal = read_file(record.journal_file().toStdString());
-            return Read{std::make_shared<const planning::Plan>(planning::plan_of(std::move(*program), profile)),
-                        journal ? machine::read_journal(*journal).last : machine::JournalNote{}};
+        [record, folders = folders_, profile = machine_.profile()](const Watch&) -> Result<Read> {
+            auto left = folders.left_over(record);
+            if (!left) return tl::unexpected(left.error());
+            const auto place = left->place();
+            return Read{std::make_shared<const planning::Plan>(planning::plan_of(std::move(left->program), profile)),
+                        left->journal.last, place};
         },
         [this, record](const Result<Read>& read) {
             if (!read) return Q_EMIT failed(read.error());
             current_ = record;
+            // A board that stayed on is where what it had been sent ended.
+            if (read->place) machine_.remember(record.port, *read->place);
             desk_.take_up(read->plan, read->note);
             Q_EMIT changed();
         });

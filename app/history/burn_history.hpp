@@ -2,11 +2,11 @@
 #pragma once
 #include "document/job_document.hpp"
 #include "document/plan_keeper.hpp"
-#include "history/burn_record.hpp"
-#include "history/journal_file.hpp"
 #include "session/burn_desk.hpp"
 #include "tasks/task_runner.hpp"
 
+#include <chalkline/history/burn_folders.hpp>
+#include <chalkline/history/journal_file.hpp>
 #include <chalkline/planning/gains.hpp>
 
 #include <QLockFile>
@@ -17,8 +17,10 @@
 
 namespace chalkline::app {
 
-/// Every burn has a folder: the job as it was burned, its program, a journal of how far it came, and what became of it.
-/// A burn whose Chalkline was ended in its middle is found here by the next one. docs/formats/history.md.
+using history::BurnRecord;
+
+/// Keeps every burn of this window in its folder (history/burn_folders.hpp) while it runs and when it ended. A burn
+/// whose Chalkline was ended in its middle is found here by the next one.
 class BurnHistory : public QObject {
     Q_OBJECT
  public:
@@ -27,7 +29,7 @@ class BurnHistory : public QObject {
     ~BurnHistory() override;
 
     /// Newest first.
-    std::vector<BurnRecord> records() const;
+    std::vector<BurnRecord> records() const { return folders_.records(); }
     /// How true the plans of this machine's finished burns were.
     const planning::Correction& correction() const { return correction_; }
     /// Of the job that is open, burned last; nothing before its first burn.
@@ -38,14 +40,12 @@ class BurnHistory : public QObject {
     void remove(const BurnRecord& record);
 
     /// The newest burn that broke off because Chalkline was ended, and has something left.
-    std::optional<BurnRecord> broken_off() const;
+    std::optional<BurnRecord> broken_off() const { return folders_.broken_off(); }
     /// Nobody wants to go on with it.
     void give_up(const BurnRecord& record);
     /// Reads the program and journal of a burn that broke off, and gives them to the desk. REQUIRES: the document holds
     /// its job.
     void take_up(const BurnRecord& record);
-
-    static constexpr int most_records = 300;  ///< older ones go
 
  Q_SIGNALS:
     void changed();
@@ -58,17 +58,16 @@ class BurnHistory : public QObject {
     BurnRecord fresh_record() const;
     void open_journal();
     void keep(BurnRecord record);
-    void forget_oldest();
     void learn();
 
     JobDocument& document_;
     const PlanKeeper& plans_;
     MachineLink& machine_;
     BurnDesk& desk_;
-    QString folder_;
+    history::BurnFolders folders_;
     std::optional<BurnRecord> current_;
     planning::Correction correction_;
-    std::shared_ptr<JournalFile> journal_;
+    std::shared_ptr<history::JournalFile> journal_;
     std::unique_ptr<QLockFile> lock_;
     TaskRunner writer_, reader_;
 };

@@ -2,6 +2,7 @@
 #pragma once
 #include <chalkline/base/result.hpp>
 #include <chalkline/job/job.hpp>
+#include <chalkline/machine/profile.hpp>
 
 #include <QString>
 #include <vector>

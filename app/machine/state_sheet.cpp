@@ -61,6 +61,22 @@ void open_state_sheet(MachineLink& machine, const job::Job& job, const std::func
     sheet->open();
 }
 
+void open_stood_sheet(MachineLink& machine, const job::Job& job, geometry::Point place, QWidget* over) {
+    const QString where = QString("%1, %2").arg(QString::fromStdString(format_number(place.x, 1)),
+                                                QString::fromStdString(format_number(place.y, 1)));
+    auto* sheet = new Sheet(Sheet::tr("Is the head still where it stood (%1)?").arg(where), over);
+    sheet->add_text(
+        Sheet::tr("The controller started again and counts from 0 where its head stands. If nobody moved the head, it "
+                  "can be told its place. Otherwise jog it to the mark on the bed, and say then that it stands there."),
+        Tone::quiet);
+    sheet->add_button(Sheet::tr("Not yet"), ButtonLook::plain, {});
+    sheet->add_button(Sheet::tr("It stands at another place…"), ButtonLook::plain,
+                      [&machine, job, over] { open_where_sheet(machine, job, over); });
+    sheet->add_button(Sheet::tr("Yes, it stands there"), ButtonLook::accent,
+                      [&machine, place] { machine.stands_at(place); });
+    sheet->open();
+}
+
 void open_where_sheet(MachineLink& machine, const job::Job& job, QWidget* over) {
     auto* sheet = new Sheet(Sheet::tr("Where does the head stand?"), over);
     sheet->add_text(

@@ -11,6 +11,10 @@ namespace chalkline::app {
 /// What the machine is doing and what can be done about it. `connect` opens the connection.
 void open_state_sheet(MachineLink& machine, const job::Job& job, const std::function<void()>& connect, QWidget* over);
 
+/// A burn broke off with the head at `place`, and the board has forgotten where it is: somebody looks whether it still
+/// stands there, or drives it there.
+void open_stood_sheet(MachineLink& machine, const job::Job& job, geometry::Point place, QWidget* over);
+
 /// Asks where the head stands, for machines that cannot find out themselves.
 void open_where_sheet(MachineLink& machine, const job::Job& job, QWidget* over);
 

@@ -30,6 +30,7 @@
 #include <QMimeData>
 #include <QPointer>
 #include <QStandardPaths>
+#include <QTimer>
 #include <QVBoxLayout>
 
 namespace chalkline::app {
@@ -51,8 +52,7 @@ WindowOptions with_folders(WindowOptions options) {
     if (options.machines.isEmpty())
         options.machines =
             QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation) + "/Chalkline/machines";
-    if (options.history.isEmpty())
-        options.history = QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation) + "/Chalkline/burns";
+    if (options.history.isEmpty()) options.history = history::BurnFolders::usual_place();
     return options;
 }
 
@@ -252,6 +252,10 @@ void MainWindow::build() {
     connect(line_, &ChalkLine::chose, this, &MainWindow::choose);
     connect(art, &ArtTray::add_files_wanted, files_, &JobFiles::ask_and_open);
     connect(art, &ArtTray::paste_wanted, this, &MainWindow::paste);
+    connect(burn, &BurnTray::stood_wanted, this, [this] {
+        const auto& broken = desk_.broken_off();
+        if (broken && broken->head) open_stood_sheet(machine_, document_.job(), *broken->head, bed_);
+    });
     connect(burn, &BurnTray::go_on_wanted, this, [this] { open_go_on_sheet(desk_, machine_.profile(), bed_); });
     connect(burn, &BurnTray::save_wanted, this,
             [this] { files_->save_program(plans_.planned().plan, machine_.profile()); });
@@ -474,6 +478,23 @@ void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
 void MainWindow::dropEvent(QDropEvent* event) {
     event->acceptProposedAction();
     take_data(event->mimeData());
+}
+
+void MainWindow::end_in_the_dark() {
+    constexpr int patience = 8000;  // ms: a stop ends by itself well before
+    autosave_.keep_before_end();
+    closing_ = true;
+    if (!machine_.active()) return QApplication::quit();
+    connect(&machine_, &MachineLink::stopped, this, &QApplication::quit, Qt::QueuedConnection);
+    connect(&machine_, &MachineLink::failed, this, &QApplication::quit, Qt::QueuedConnection);
+    QTimer::singleShot(patience, this, &QApplication::quit);
+    machine_.stop();
+}
+
+bool MainWindow::hold_up_logout() {
+    if (!machine_.active() && !document_.unsaved()) return false;
+    close();  // asks
+    return true;
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {

@@ -79,6 +79,12 @@ class MainWindow : public QWidget {
     RecipeDesk& recipes() { return recipes_; }
     Appearance& appearance() { return appearance_; }
     const Commands& commands() const { return commands_; }
+    /// Asked to end from outside, without anybody to answer questions: the machine is stopped and its beam confirmed
+    /// off as far as time allows, what is not saved is kept for the next start, then the program ends.
+    void end_in_the_dark();
+    /// The session is logged out of: asks first where something would be lost or is still burning. True when it has to
+    /// wait.
+    bool hold_up_logout();
     /// Starts the simulated machine and connects to it.
     void connect_sample_machine();
     void show_message(const wording::Message& message) { strip_->show_message(message); }
@@ -107,7 +113,7 @@ class MainWindow : public QWidget {
     void open_guide(const QString& page);
     void set_guide_pages();
     GuideWindow* guide_ = nullptr;  ///< made when it is first asked for
-    bool shows_wall_ = false;  ///< the bed is the wall of a round piece
+    bool shows_wall_ = false;       ///< the bed is the wall of a round piece
     void save_run_sheet();
     void show_program(const QString& name, const machine::Program& program);
     void open_burned(const BurnRecord& record);

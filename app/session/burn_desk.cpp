@@ -39,8 +39,12 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     connect(&machine_, &MachineLink::changed, this, &BurnDesk::follow);
     connect(&machine_, &MachineLink::finished, this, &BurnDesk::finish);
     connect(&machine_, &MachineLink::start_pressed, this, &BurnDesk::start_pressed);
+    connect(&machine_, &MachineLink::ready, this, [this] {
+        if (machine_.snapshot().place_continued) found_at_rest();
+    });
     connect(&machine_, &MachineLink::failed, this, [this](machine::Activity activity, const Error& error) {
         const bool broke_off = break_off(activity);
+        if (broke_off) broken_off_->in_order = error.code == machine::error::link_lost;
         if (!machine_.connected()) framed_at_.reset();
         // What was refused is told once, where everything is told; only what broke off stays on the line.
         if (activity != machine::Activity::none) trouble_ = wording::describe(error);
@@ -50,6 +54,8 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     connect(&machine_, &MachineLink::stopped, this,
             [this](machine::Activity activity, bool position_sure, bool beam_off) {
                 const bool broke_off = break_off(activity);
+                if (broke_off) broken_off_->in_order = position_sure;
+                if (broke_off && position_sure) found_at_rest();
                 wording::Message message{
                     beam_off ? tr("Stopped, beam off") : tr("Stopped, but the beam's state is not confirmed"), {}, {}};
                 message.help = position_sure ? tr("The head stands still and knows where it is.")
@@ -231,15 +237,26 @@ bool BurnDesk::break_off(machine::Activity activity) {
     if (activity != machine::Activity::burning || !burning_) return false;
     const auto& now = machine_.snapshot();
     const auto done = in_whole(now.done);
-    broken_off_ = BrokenOff{done, std::max(done, in_whole(now.begun))};
+    broken_off_ = BrokenOff{done, std::max(done, in_whole(now.begun)), now.position, false};
     return true;
+}
+
+/// The head's resting place says what was burned of the lines the controller had got.
+void BurnDesk::found_at_rest() {
+    const auto head = machine_.head();
+    if (!broken_off_ || !broken_off_->in_order || !burning_ || !head) return;
+    broken_off_->in_order = false;  // from now on it may be moved by other things
+    broken_off_->head = head;
+    broken_off_->done = done_ = machine::done_at_rest(burning_->program, broken_off_->done, broken_off_->begun, *head);
+    broken_off_->begun = broken_off_->done;
+    Q_EMIT changed();
 }
 
 void BurnDesk::take_up(std::shared_ptr<const planning::Plan> plan, const machine::JournalNote& note) {
     const auto last = static_cast<std::int64_t>(plan->program.operations.size()) - 1;
     burning_ = std::move(plan);
     rest_.reset();
-    broken_off_ = BrokenOff{note.done, std::max(note.done, note.begun)};
+    broken_off_ = BrokenOff{note.done, std::max(note.done, note.begun), note.head, true};
     broken_off_->done.operation = std::min(broken_off_->done.operation, last);
     broken_off_->begun.operation = std::min(broken_off_->begun.operation, last);
     trims_ = note.trims;

@@ -55,6 +55,10 @@ class BurnDesk : public QObject {
     /// How far a burn came that did not reach its end: what is surely done, and what may have been begun.
     struct BrokenOff {
         machine::ProgramPlace done, begun;
+        std::optional<geometry::Point> head;  ///< where the head was last seen, bed mm
+        /// The controller was left with lines that it carries out one after the other: where it is found at rest says
+        /// how far it came.
+        bool in_order = false;
     };
     /// Nothing while there is none that may be gone on with.
     const std::optional<BrokenOff>& broken_off() const { return broken_off_; }
@@ -112,6 +116,7 @@ class BurnDesk : public QObject {
     void ride(std::optional<std::size_t> side);
     void ride_again();
     bool break_off(machine::Activity activity);
+    void found_at_rest();
     void send(std::shared_ptr<const machine::Rest> rest);
     double share_at(const machine::ProgramPlace& place) const;
     std::optional<wording::Message> obstacle_of_machine() const;

@@ -27,6 +27,7 @@ MachineKeeper::MachineKeeper(MachineLink& machine, QString folder, QObject* pare
     : QObject(parent), machine_(machine), folder_(std::move(folder)), first_(machine.flat_profile()) {
     connect(&machine_, &MachineLink::ready, this, &MachineKeeper::meet);
     connect(&machine_, &MachineLink::changed, this, &MachineKeeper::count_beam);
+    connect(&machine_, &MachineLink::finished, this, &MachineKeeper::learn_zero);
     use(sample_key());
 }
 
@@ -138,6 +139,15 @@ void MachineKeeper::keep_mine() {
 
 void MachineKeeper::remember_facts() {
     (void)replace_file(file_of(key_, ".seen").toStdString(), machine::to_json(told({})));
+}
+
+/// Where its build counts from is seen when it has found home, and holds for every other time.
+void MachineKeeper::learn_zero(machine::Activity ended) {
+    const auto zero = machine_.snapshot().zero_at_home;
+    if (ended != machine::Activity::homing || !zero || *zero == machine_.flat_profile().zero_at_home) return;
+    machine::MachineProfile profile = machine_.flat_profile();
+    profile.zero_at_home = *zero;
+    keep(profile);
 }
 
 void MachineKeeper::count_beam() {

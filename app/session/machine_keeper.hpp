@@ -43,6 +43,7 @@ class MachineKeeper : public QObject {
     void meet();
     void remember_facts();
     void count_beam();
+    void learn_zero(machine::Activity ended);
     QString file_of(const QString& key, const char* ending) const;
     /// What the controller says, on a profile that is always the same: two meetings can be compared.
     machine::MachineProfile told(const machine::MachineProfile& base) const;

@@ -30,6 +30,7 @@ bool MachineLink::active() const {
 void MachineLink::connect_to(const QString& address, const QString& name) {
     disconnect_now();
     name_ = name;
+    address_ = address;
     sample_ = false;
     const auto parsed = link::parse_address(address.toStdString());
     if (!parsed) {
@@ -48,11 +49,21 @@ void MachineLink::connect_to(const QString& address, const QString& name) {
             },
             Qt::QueuedConnection);
     };
-    runner_ = std::make_unique<link::SessionRunner>(*parsed, profile_, listen);
+    const auto left = places_.find(address);
+    runner_ = std::make_unique<link::SessionRunner>(*parsed, profile_, listen,
+                                                    left == places_.end() ? std::nullopt : std::optional(left->second));
+}
+
+/// What is known of the place now is believed when the same board is connected again.
+void MachineLink::keep_place() {
+    if (snapshot_.remembered_place)
+        places_[address_] = *snapshot_.remembered_place;
+    else if (snapshot_.connected && snapshot_.activity != machine::Activity::connecting)
+        places_.erase(address_);
 }
 
 void MachineLink::tell(Stand& stand, const std::vector<machine::Event>& events) {
-    std::shared_ptr<Witness> witness;
+    std::shared_ptr<link::Witness> witness;
     {
         const std::lock_guard lock(stand.guard);
         witness = stand.witness;
@@ -62,7 +73,7 @@ void MachineLink::tell(Stand& stand, const std::vector<machine::Event>& events) 
         if (const auto* changed = std::get_if<machine::event::Changed>(&happened)) witness->saw(changed->now);
 }
 
-void MachineLink::set_witness(std::shared_ptr<Witness> witness) {
+void MachineLink::set_witness(std::shared_ptr<link::Witness> witness) {
     const std::lock_guard lock(stand_->guard);
     stand_->witness = std::move(witness);
 }
@@ -221,6 +232,7 @@ void MachineLink::take(std::vector<machine::Event> events) {
             lines << (e->sent ? "> " : "< ") + QString::fromStdString(e->text);
         } else if (const auto* c = std::get_if<event::Changed>(&happened)) {
             snapshot_ = c->now;
+            keep_place();
             moved = true;
             pressed = pressed || snapshot_.pins.find('S') != std::string::npos;
         }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/link/session_runner.hpp>
+#include <chalkline/link/witness.hpp>
 #include <chalkline/machine/rotary.hpp>
 #include <chalkline/machine/session.hpp>
 
@@ -9,19 +10,12 @@
 #include <QString>
 #include <QTemporaryDir>
 #include <QTimer>
+#include <map>
 #include <memory>
 #include <mutex>
 #include <optional>
 
 namespace chalkline::app {
-
-/// Sees the work under way as the machine reports it, on the link's thread, also while the window stands still.
-class Witness {
- public:
-    virtual ~Witness() = default;
-    /// Must not block.
-    virtual void saw(const machine::Snapshot& now) = 0;
-};
 
 /// The machine as the window sees it: brings the session's events to the GUI thread and takes its wishes there.
 class MachineLink : public QObject {
@@ -56,6 +50,10 @@ class MachineLink : public QObject {
     /// The same for the simulated machine that came with Chalkline.
     void connect_to_sample(const QString& port);
     bool is_sample() const { return sample_; }
+    /// What is connected, or was last: a device, tcp:HOST:PORT.
+    QString address() const { return address_; }
+    /// Where a machine at that address was left, for the next conversation with it.
+    void remember(const QString& address, const machine::RememberedPlace& place) { places_[address] = place; }
     void disconnect_now();
 
     void home();
@@ -86,7 +84,7 @@ class MachineLink : public QObject {
     void frame(std::shared_ptr<const machine::Program> program);
     void burn(std::shared_ptr<const machine::Program> program, const machine::Trims& trims);
     /// Told of everything from now on, in place of the one before; null: nobody.
-    void set_witness(std::shared_ptr<Witness> witness);
+    void set_witness(std::shared_ptr<link::Witness> witness);
 
  Q_SIGNALS:
     void changed();
@@ -110,16 +108,18 @@ class MachineLink : public QObject {
     /// Shared with the link's thread.
     struct Stand {
         std::mutex guard;
-        std::shared_ptr<Witness> witness;
+        std::shared_ptr<link::Witness> witness;
     };
 
     void use(const machine::MachineProfile& profile);
+    void keep_place();
 
     machine::MachineProfile flat_, profile_;
     std::optional<machine::RoundWall> wall_;  ///< in the rotary
     machine::Snapshot snapshot_;
     std::shared_ptr<Stand> stand_ = std::make_shared<Stand>();
-    QString name_;
+    QString name_, address_;
+    std::map<QString, machine::RememberedPlace> places_;  ///< where machines were left, by their addresses
     std::unique_ptr<link::SessionRunner> runner_;
     bool sample_ = false;
     QStringList wire_log_;

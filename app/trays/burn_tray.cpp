@@ -60,6 +60,9 @@ BurnTray::BurnTray(const TrayContext& context, QWidget* parent) : QWidget(parent
     go_on_ = make_button(tr("Go on from there…"), ButtonLook::accent, this);
     connect(go_on_, &QPushButton::clicked, this, &BurnTray::go_on_wanted);
     all->addWidget(go_on_, 0, Qt::AlignLeft);
+    stood_ = make_button(tr("Is the head still there…"), ButtonLook::plain, this);
+    connect(stood_, &QPushButton::clicked, this, &BurnTray::stood_wanted);
+    all->addWidget(stood_, 0, Qt::AlignLeft);
     stop_waiting_ = make_button(tr("Wait no longer"), ButtonLook::plain, this);
     connect(stop_waiting_, &QPushButton::clicked, this,
             [this] { context_.desk.wait_for_start(BurnDesk::OnStart::nothing); });
@@ -161,6 +164,9 @@ void BurnTray::follow() {
     burn_->setEnabled(!why);
     go_on_->setVisible(broken);
     go_on_->setEnabled(broken && !desk.obstacle_to_go_on());
+    const bool lost = broken && context_.machine.free() && !now.position_sure &&
+                      context_.machine.profile().home == machine::HomeCorner::none;
+    stood_->setVisible(lost && desk.broken_off()->head.has_value());
     save_->setVisible(!burning && context_.plans.planned().plan != nullptr);
     save_->setEnabled(context_.plans.ready() && context_.plans.planned().may_burn());
     stop_waiting_->setVisible(desk.waiting_for_start() == BurnDesk::OnStart::burn);
@@ -184,6 +190,13 @@ QString BurnTray::facts() const {
            "not.")
             .arg(desk.share_done() * 100, 0, 'f', 1)
             .arg(desk.share_begun() * 100, 0, 'f', 1);
+    if (stood_->isVisibleTo(this)) {
+        const geometry::Point at = *desk.broken_off()->head;
+        return facts + " " +
+               tr("Is the head still where it stood (%1, %2)? The controller has forgotten its place.")
+                   .arg(at.x, 0, 'f', 1)
+                   .arg(at.y, 0, 'f', 1);
+    }
     if (const auto first = desk.obstacle_to_go_on()) facts += " " + tr("To go on: %1").arg(first->help);
     return facts;
 }

@@ -19,6 +19,8 @@ class BurnTray : public QWidget {
     void burn_wanted();
     void save_wanted();
     void go_on_wanted();
+    /// The head's place after a burn that broke off has to be said.
+    void stood_wanted();
     void open_wanted(const QString& path);
     void history_wanted();
 
@@ -33,7 +35,7 @@ class BurnTray : public QWidget {
     QComboBox* only_;
     QLabel *heading_, *time_, *under_, *trouble_, *facts_;
     TimeRibbon* ribbon_;
-    QPushButton *burn_, *stop_waiting_, *save_, *go_on_;
+    QPushButton *burn_, *stop_waiting_, *save_, *go_on_, *stood_;
 };
 
 }  // namespace chalkline::app

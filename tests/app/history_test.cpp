@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What is kept of burns, and going on after Chalkline itself was ended.
-#include "history/journal_file.hpp"
 #include "support/workbench.hpp"
 #include "trays/after_burn_panel.hpp"
 #include "widgets/fold.hpp"
 
 #include <chalkline/base/file.hpp>
+#include <chalkline/history/journal_file.hpp>
 #include <chalkline/machine/journal.hpp>
 
 #include <QDir>
@@ -16,6 +16,7 @@
 
 using namespace chalkline;
 using namespace chalkline::app;
+using chalkline::history::JournalFile;
 using namespace chalkline::test;
 
 namespace {

@@ -28,7 +28,9 @@ void VirtualMachine::exchange() {
 
 void VirtualMachine::make_ready() {
     run_until([&] { return last<machine::event::Ready>() != nullptr; }, 10);
-    if (session.snapshot().state == machine::ControllerState::alarm) {
+    if (session.profile().home == machine::HomeCorner::none) {
+        (void)session.stands_at(controller.head());
+    } else if (!session.snapshot().position_sure) {
         (void)session.home();
         run_until([&] { return session.snapshot().activity == machine::Activity::none; }, 120);
     }

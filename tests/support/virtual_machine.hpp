@@ -45,7 +45,7 @@ class VirtualMachine {
         }
         return condition();
     }
-    /// Opens the conversation and finds home.
+    /// Opens the conversation and finds home, or says where the head stands.
     void make_ready();
 
     template <class E>

@@ -5,6 +5,7 @@
 #include <chalkline/raster/dither.hpp>
 #include <chalkline/raster/tone.hpp>
 
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -31,12 +32,37 @@ struct PlanCommand {
 int run_plan(const PlanCommand& command, const Surroundings& surroundings);
 int run_check(const PlanCommand& command, const Surroundings& surroundings);
 
+/// What every command that speaks to a machine may be told.
 struct MachineCommand {
     std::string file, port;
     JobOptions job;
     bool json = false;
     bool no_home = false;
-    bool begins_here = false;  ///< the head is where the round piece begins
+    bool begins_here = false;                    ///< the head is where the round piece begins
+    std::optional<geometry::Point> head_stands;  ///< bed, mm
+};
+struct MoveCommand : MachineCommand {
+    std::optional<geometry::Point> by, to;  ///< mm
+    double speed = 0;                       ///< mm/min; 0: the profile's
+};
+struct SettingsCommand : MachineCommand {
+    std::vector<std::string> writes;  ///< "32=1"
+    std::string save;                 ///< profile with the controller's figures
+};
+struct GoOnCommand : MachineCommand {
+    int burn = 0;        ///< as `history` numbers them, from 1; 0: the newest that is not finished
+    double overlap = 0;  ///< mm
+};
+struct HistoryCommand {
+    int burn = 0;  ///< 0: the list
+    std::string machine;
+    bool json = false;
+};
+struct SelfTestCommand : MachineCommand {
+    std::string output, board;  ///< report, and board file for the simulated machine
+};
+struct StoreCommand : MachineCommand {
+    std::string act, name;  ///< "list", "send", "start" or "delete"
 };
 struct ProofCommand {
     std::string file, output;
@@ -74,5 +100,13 @@ int run_ports(bool json);
 int run_probe(const MachineCommand& command);
 int run_frame(const MachineCommand& command, const Surroundings& surroundings);
 int run_burn(const MachineCommand& command, const Surroundings& surroundings);
+int run_go_on(const GoOnCommand& command, const Surroundings& surroundings);
+int run_home(const MachineCommand& command);
+int run_unlock(const MachineCommand& command);
+int run_jog(const MoveCommand& command);
+int run_settings(const SettingsCommand& command);
+int run_history(const HistoryCommand& command);
+int run_selftest(const SelfTestCommand& command);
+int run_store(const StoreCommand& command, const Surroundings& surroundings);
 
 }  // namespace chalkline::cli

@@ -30,8 +30,13 @@ std::vector<std::string> split(const std::string& text, char separator) {
 
 /// One `--step`: which inks, and their settings.
 struct StepRequest {
-    std::optional<Ink> ink;  ///< nothing: all
+    std::optional<Ink> ink;  ///< nothing: all, or all pictures
+    bool pictures = false;
     steps::StepSettings settings;
+    bool takes(const Ink& other) const {
+        if (pictures) return other.kind == InkKind::picture;
+        return !ink || *ink == other;
+    }
 };
 
 /// One of the words, by its place among them.
@@ -82,6 +87,39 @@ bool apply_fill_key(steps::FillSettings& fill, const std::string& key, const std
         return value == "on" || value == "off";
     }
     return key == "shift" && take_length(value, fill.shift);
+}
+
+/// The same for pictures.
+bool apply_picture_key(steps::PictureSettings& picture, const std::string& key, const std::string& value) {
+    if (key == "method") {
+        const auto method = raster::parse_dither(value);
+        if (method) picture.dots.method = *method;
+        return method.has_value();
+    }
+    if (key == "one-way") {
+        picture.dots.serpentine = value != "on";
+        return value == "on" || value == "off";
+    }
+    if (key == "burns-light") {
+        picture.burns_light = value == "on";
+        return value == "on" || value == "off";
+    }
+    if (key == "dot-pitch") return take_length(value, picture.dot_pitch);
+    const auto number = plain_number(value);
+    if (!number) return false;
+    if (key == "lowest-power")
+        picture.lowest = Power::percent(*number);
+    else if (key == "noise")
+        picture.dots.noise = *number;
+    else if (key == "seed")
+        picture.dots.seed = static_cast<std::uint32_t>(*number);
+    else if (key == "cell")
+        picture.dots.cell = *number;
+    else if (key == "screen-angle")
+        picture.dots.screen_angle = *number;
+    else
+        return false;
+    return true;
 }
 
 /// The same for lines.
@@ -136,7 +174,8 @@ Result<void> apply_key(steps::StepSettings& settings, const std::string& key, co
     } else if (key == "air") {
         if (value != "on" && value != "off") return bad();
         settings.air = value == "on";
-    } else if (!apply_fill_key(settings.fill, key, value) && !apply_line_key(settings.line, key, value)) {
+    } else if (!apply_fill_key(settings.fill, key, value) && !apply_line_key(settings.line, key, value) &&
+               !apply_picture_key(settings.picture, key, value)) {
         return bad();
     }
     return {};
@@ -147,13 +186,12 @@ Result<StepRequest> parse_step(const std::string& text) {
     if (equals == std::string::npos) return fail(error::bad_step, {{"text", text}});
     StepRequest request;
     const std::string ink = text.substr(0, equals);
-    if (ink == "picture") return fail(error::not_built_yet, {{"what", "--step picture"}});
-    if (ink != "*") {
+    request.pictures = ink == "picture";
+    if (ink != "*" && !request.pictures) {
         request.ink = parse_ink(ink);
         if (!request.ink) return fail(error::bad_step, {{"text", text}});
     }
     const auto parts = split(text.substr(equals + 1), ',');
-    if (parts[0] == "picture") return fail(error::not_built_yet, {{"what", "--step …=picture"}});
     const auto kind = steps::parse_kind(parts[0]);
     if (!kind) return fail(error::bad_step, {{"text", text}});
     request.settings = steps::starting_point(*kind);
@@ -177,7 +215,7 @@ Result<job::Job> apply_steps(job::Job job, const std::vector<std::string>& texts
         if (!changed) return changed;
         job = std::move(*changed);
         for (const auto& routed : job::routed_inks(job))
-            if (!request->ink || *request->ink == routed.ink) job = *job::route_ink(std::move(job), routed.ink, id);
+            if (request->takes(routed.ink)) job = *job::route_ink(std::move(job), routed.ink, id);
     }
     std::erase_if(job.steps, [&](const job::Step& step) { return !job.has_work(step); });
     return job;

@@ -1,8 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "commands.hpp"
-#include "output.hpp"
+// Framing, burning and going on: what is sent, the checks before it, and what is kept of it.
+#include "conversation.hpp"
 
-#include <chalkline/link/session_runner.hpp>
+#include <chalkline/base/units_text.hpp>
+#include <chalkline/geometry/hull.hpp>
+#include <chalkline/history/burn_folders.hpp>
+#include <chalkline/history/journal_file.hpp>
+#include <chalkline/job/chalk_file.hpp>
+#include <chalkline/machine/program_text.hpp>
+#include <chalkline/machine/rest.hpp>
+#include <chalkline/machine/walk.hpp>
 #include <chalkline/planning/checks.hpp>
 #include <chalkline/planning/frame.hpp>
 #include <chalkline/planning/plan.hpp>
@@ -10,268 +17,280 @@
 #include <chalkline/ports/ports.hpp>
 #include <chalkline/wording/wording.hpp>
 
+#include <fmt/format.h>
+
+#include <QFileInfo>
 #include <chrono>
-#include <condition_variable>
-#include <csignal>
-#include <mutex>
 
 namespace chalkline::cli {
 namespace {
 
-using namespace std::chrono_literals;
-namespace event = machine::event;
+using machine::Activity;
 
-volatile std::sig_atomic_t interrupted = 0;
-
-/// Brings the session's events from its thread to the command's.
-class Mailbox {
- public:
-    void put(std::vector<machine::Event> events) {
-        const std::lock_guard lock(mutex_);
-        // The wire log is not shown here, and it would only fill memory on long burns.
-        std::erase_if(events, [](const machine::Event& e) { return std::holds_alternative<event::Wire>(e); });
-        events_.insert(events_.end(), std::make_move_iterator(events.begin()), std::make_move_iterator(events.end()));
-        arrived_.notify_one();
-    }
-    std::vector<machine::Event> take(std::chrono::milliseconds patience) {
-        std::unique_lock lock(mutex_);
-        arrived_.wait_for(lock, patience, [this] { return !events_.empty(); });
-        return std::exchange(events_, {});
-    }
-
- private:
-    std::mutex mutex_;
-    std::condition_variable arrived_;
-    std::vector<machine::Event> events_;
-};
-
-/// One program to be run, kept alive while the session pulls lines from it.
+/// A program that passed its checks, with what is kept of its burn.
 struct Work {
-    std::shared_ptr<const std::string> text{};          ///< a program file, or null …
-    std::shared_ptr<const machine::Program> program{};  ///< … for a planned job or a frame
-    std::shared_ptr<const planning::Plan> plan{};       ///< of a planned job, for the time left
-    machine::MachineProfile machine{};                  ///< as the job finds it
+    std::shared_ptr<const planning::Plan> plan;   ///< of the whole
+    std::shared_ptr<const machine::Rest> rest{};  ///< what is left of it; null: all
+    machine::MachineProfile machine{};            ///< as the job finds it
+    std::optional<job::Job> job{};                ///< none: a program from a file
     std::int64_t lines = 0;
-    double seconds = 0;
 
-    std::unique_ptr<machine::LineSource> source(const machine::MachineProfile& profile) const {
-        if (text) return std::make_unique<machine::TextLines>(text);
-        return std::make_unique<machine::SharedEncoder>(program, profile);
+    std::shared_ptr<const machine::Program> program() const {
+        if (rest) return {rest, &rest->program};
+        return {plan, &plan->program};
     }
+    machine::ProgramPlace in_whole(machine::ProgramPlace place) const { return rest ? rest->in_whole(place) : place; }
 };
 
-Result<void> check(Work& work, const planning::ProgramLimits& limits) {
-    const auto faults = planning::check_program(*work.source(limits.machine), limits);
+/// Holds what will be sent against the safety rules, and counts it.
+Result<void> check(Work& work) {
+    const auto program = work.program();
+    const planning::ProgramLimits limits = work.job ? planning::limits_of(*work.job, work.machine, *program)
+                                                    : planning::ProgramLimits{work.machine, {}, {}};
+    machine::Encoder lines(*program, work.machine);
+    const auto faults = planning::check_program(lines, limits);
     if (!faults.empty()) {
         const auto message = wording::describe(faults.front());
         return fail(error::program_unsafe, {{"reason", message.what.toStdString()}}, message.where.toStdString());
     }
-    const auto counted = work.source(limits.machine);
-    for (machine::ProgramLine line; counted->next(line);)
+    machine::Encoder counted(*program, work.machine);
+    for (machine::ProgramLine line; counted.next(line);)
         ++work.lines;
     return {};
 }
 
-Result<Work> work_for_burn(const MachineCommand& command, const machine::MachineProfile& flat,
-                           const Surroundings& surroundings) {
+Result<Work> planned(const MachineCommand& command, const machine::MachineProfile& flat,
+                     const Surroundings& surroundings) {
     auto input = load_input(command.file, command.job, flat, surroundings);
     if (!input) return tl::unexpected(input.error());
-    const machine::MachineProfile& machine = input->machine;
-    Work work{.machine = machine};
-    planning::ProgramLimits limits{machine, {}, {}};
+    Work work{.plan = {}, .machine = input->machine};
     if (const job::Job* job = input->job()) {
-        for (const auto& found : planning::check_job(*job, {machine}))
+        auto plan = planning::plan(*job, work.machine);
+        if (!plan) return tl::unexpected(plan.error());
+        work.plan = std::make_shared<const planning::Plan>(std::move(*plan));
+        work.job = *job;
+    } else {
+        auto program = machine::read_program(*std::get<1>(input->content), work.machine, command.file);
+        if (!program) return tl::unexpected(program.error());
+        work.plan = std::make_shared<const planning::Plan>(planning::plan_of(std::move(*program), work.machine));
+    }
+    return work;
+}
+
+Result<Work> work_for_burn(const MachineCommand& command, const machine::MachineProfile& flat,
+                           const Surroundings& surroundings) {
+    auto work = planned(command, flat, surroundings);
+    if (!work) return work;
+    if (work->job)
+        for (const auto& found : planning::check_job(*work->job, {work->machine}))
             if (found.blocks())
                 return fail(error::program_unsafe, {{"reason", wording::describe(found).what.toStdString()}},
                             command.file);
-        auto plan = planning::plan(*job, machine);
-        if (!plan) return tl::unexpected(plan.error());
-        work.plan = std::make_shared<const planning::Plan>(std::move(*plan));
-        work.program = {work.plan, &work.plan->program};
-        work.seconds = work.plan->total.seconds();
-        limits = planning::limits_of(*job, machine, work.plan->program);
-    } else {
-        work.text = std::get<1>(input->content);
-    }
-    if (auto safe = check(work, limits); !safe) return tl::unexpected(safe.error());
+    if (auto safe = check(*work); !safe) return tl::unexpected(safe.error());
     return work;
 }
 
-/// Where the beam of a program text burns, by following its moves; for framing program files.
-geometry::Box moved_box(const std::shared_ptr<const std::string>& text) {
-    machine::TextLines lines(text);
-    geometry::Box box;
-    geometry::Point at;
-    bool absolute = true;
-    for (machine::ProgramLine line; lines.next(line);) {
-        if (line.text.find("G91") != std::string::npos) absolute = false;
-        if (line.text.find("G90") != std::string::npos) absolute = true;
-        bool moved = false;
-        const auto axis = [&](char letter, double& value) {
-            const auto place = line.text.find(letter);
-            if (place == std::string::npos) return;
-            const double number = std::strtod(line.text.c_str() + place + 1, nullptr);
-            value = absolute ? number : value + number;
-            moved = true;
-        };
-        axis('X', at.x);
-        axis('Y', at.y);
-        if (moved) box.add(at);
-    }
-    return box;
+/// Where the beam of a program burns.
+std::vector<geometry::Point> lit_places(const machine::Program& program) {
+    std::vector<geometry::Point> places;
+    machine::walk(program, [&](const machine::Stretch& stretch) {
+        if (stretch.power == 0) return;
+        places.push_back(stretch.from);
+        places.push_back(stretch.to);
+    });
+    return places;
 }
 
+Json to_json(const std::vector<geometry::Point>& points) {
+    Json list = Json::array();
+    for (const geometry::Point point : points)
+        list.push_back({number(point.x), number(point.y)});
+    return list;
+}
+
+/// Round the box of what the program burns. `hull`: of the same.
 Result<Work> work_for_frame(const MachineCommand& command, const machine::MachineProfile& flat,
-                            const Surroundings& surroundings) {
-    auto input = load_input(command.file, command.job, flat, surroundings);
-    if (!input) return tl::unexpected(input.error());
-    const machine::MachineProfile& machine = input->machine;
-    const geometry::Box box =
-        input->job() ? planning::burned_bounds(*input->job()) : moved_box(std::get<1>(input->content));
-    if (box.empty()) return fail(planning::error::nothing_to_burn);
-    auto frame = planning::frame_program(geometry::outline(box), {}, machine);
+                            const Surroundings& surroundings, std::vector<geometry::Point>& hull) {
+    const auto burn = planned(command, flat, surroundings);
+    if (!burn) return tl::unexpected(burn.error());
+    hull = geometry::convex_hull(lit_places(burn->plan->program));
+    const auto line = planning::frame_line(hull, planning::FrameWay::box);
+    if (!line) return tl::unexpected(line.error());
+    auto frame = planning::frame_program(*line, {}, burn->machine);
     if (!frame) return tl::unexpected(frame.error());
-    Work work{.machine = machine};
-    work.program = std::make_shared<const machine::Program>(std::move(*frame));
-    if (auto safe = check(work, {machine, {}, {}}); !safe) return tl::unexpected(safe.error());
+    Work work{.plan = std::make_shared<const planning::Plan>(planning::plan_of(std::move(*frame), burn->machine)),
+              .machine = burn->machine};
+    if (auto safe = check(work); !safe) return tl::unexpected(safe.error());
     return work;
 }
 
-/// Leads one conversation: connect, find home when locked, run the work, report.
-class Conversation {
+/// The work on a machine: progress while it runs, a word at its end.
+class Run {
  public:
-    Conversation(const MachineCommand& command, Work work, machine::Activity activity)
-        : command_(command), work_(std::move(work)), machine_(work_.machine), activity_(activity) {}
+    Run(const MachineCommand& command, Work& work, Conversation& talk, Activity activity)
+        : command_(command), work_(work), talk_(talk), activity_(activity) {}
 
-    int run() {
-        const auto address = link::parse_address(command_.port);
-        if (!address) return report(address.error(), command_.json);
-        std::signal(SIGINT, [](int) { interrupted = 1; });
-        std::signal(SIGTERM, [](int) { interrupted = 1; });
-        link::SessionRunner runner(*address, machine_,
-                                   [this](std::vector<machine::Event> e) { mailbox_.put(std::move(e)); });
-        runner_ = &runner;
-        while (!result_) {
-            for (const auto& happened : mailbox_.take(200ms))
-                std::visit([this](const auto& e) { on(e); }, happened);
-            if (interrupted != 0 && !stop_sent_) {
-                stop_sent_ = true;
-                runner.request([](machine::Session& session) -> Result<void> {
-                    session.stop();
-                    return {};
-                });
-            }
-            if (stop_sent_ && now_.activity == machine::Activity::connecting && !result_) result_ = stopped;
-            show_progress();
-        }
-        return *result_;
+    Conversation::Step go(const machine::Trims& trims = {}) {
+        started_ = std::chrono::steady_clock::now();
+        const auto program = work_.program();
+        const auto request = [program, machine = work_.machine, activity = activity_,
+                              trims](machine::Session& session) {
+            auto lines = std::make_unique<machine::SharedEncoder>(program, machine);
+            return activity == Activity::framing ? session.frame(std::move(lines))
+                                                 : session.burn(std::move(lines), trims);
+        };
+        if (const auto failed = talk_.carry_out(activity_, request, [this] { show(); })) return failed;
+        return {};
     }
 
-    const machine::Snapshot& snapshot() const { return now_; }
-
- private:
-    void on(const event::Wire&) {}
-    void on(const event::Changed& e) {
-        now_ = e.now;
-        if (!unlocking_ || now_.state != machine::ControllerState::idle) return;
-        unlocking_ = false;
-        begin();
-    }
-    void on(const event::Ready&) {
-        if (activity_ == machine::Activity::none) {
-            result_ = done;
-        } else if (now_.state == machine::ControllerState::alarm && machine_.turning && command_.begins_here) {
-            // Home is not found with a piece in the rotary, and nothing it would tell is needed.
-            unlocking_ = true;
-            runner_->request([](machine::Session& session) { return session.unlock(); });
-        } else if (now_.state == machine::ControllerState::alarm && machine_.home != machine::HomeCorner::none) {
-            if (command_.no_home) return finish({std::string(error::no_home), {}, command_.port, 0});
-            say(translated("finding home"));
-            runner_->request([](machine::Session& session) { return session.home(); });
-        } else {
-            begin();
-        }
-    }
-    void on(const event::Finished& e) {
-        if (e.activity == machine::Activity::homing) return begin();
-        if (e.activity != activity_) return;
-        now_.lines_done = work_.lines;
+    void tell_done() const {
         if (command_.json)
             print_line(progress(true));
         else
             print_text(translated("done"));
-        result_ = done;
     }
-    void on(const event::Stopped& e) {
-        say(e.beam_off ? translated("stopped, beam off")
-                       : translated("stopped; look at the machine: the beam's state is unknown"));
-        Error error{std::string(error::stopped), {}, {}, 0};
-        result_ = report(error, command_.json);
+    /// Share of the whole plan's time that is surely done, 0 … 1.
+    double share_done() const {
+        const auto& ends = work_.plan->finished_at;
+        const machine::ProgramPlace done = work_.in_whole(talk_.now().done);
+        if (done.operation < 0 || work_.plan->total.seconds() <= 0) return 0;
+        return ends[std::min(static_cast<std::size_t>(done.operation), ends.size() - 1)] / work_.plan->total.seconds();
     }
-    void on(const event::Failed& e) { finish(e.error); }
-    void on(const event::Refused& e) { finish(e.error); }
-
-    void finish(Error error) {
-        if (error.file.empty()) error.file = command_.port;
-        result_ = report(error, command_.json);
+    double elapsed() const {
+        return std::chrono::duration<double>(std::chrono::steady_clock::now() - started_).count();
     }
 
-    void begin() {
-        started_ = std::chrono::steady_clock::now();
-        if (machine_.turning && command_.begins_here)
-            runner_->request([](machine::Session& session) { return session.stands_at({0, 0}); });
-        runner_->request([this, work = work_](machine::Session& session) {
-            auto lines = work.source(machine_);
-            return activity_ == machine::Activity::framing ? session.frame(std::move(lines))
-                                                           : session.burn(std::move(lines));
-        });
-    }
-
+ private:
     Json progress(bool finished) const {
-        const double share =
-            work_.lines > 0 ? static_cast<double>(now_.lines_done) / static_cast<double>(work_.lines) : 0;
-        const double elapsed = std::chrono::duration<double>(std::chrono::steady_clock::now() - started_).count();
-        Json json{{"state", wording::state(now_).toStdString()},
-                  {"lines_done", now_.lines_done},
+        const auto& now = talk_.now();
+        const std::int64_t done = finished ? work_.lines : now.lines_done;
+        Json json{{"state", wording::state(now).toStdString()},
+                  {"lines_done", done},
                   {"lines", work_.lines},
-                  {"share", share},
-                  {"elapsed_s", elapsed},
-                  {"left_s", left(share)},
-                  {"position_mm", now_.position ? Json{now_.position->x, now_.position->y} : Json(nullptr)}};
+                  {"share", work_.lines > 0 ? static_cast<double>(done) / static_cast<double>(work_.lines) : 0},
+                  {"elapsed_s", elapsed()},
+                  {"left_s", finished ? 0.0 : work_.plan->total.seconds() * (1 - share_done())},
+                  {"position_mm", now.position ? Json{now.position->x, now.position->y} : Json(nullptr)},
+                  {"silent_s", now.silent_for},
+                  {"waits", waits(now)},
+                  {"chatter", now.chatter}};
         if (finished) json["done"] = true;
         return json;
     }
 
-    /// Time left by what the plan says of the operations that are surely done.
-    Json left(double share) const {
-        if (share >= 1) return 0.0;
-        if (!work_.plan || now_.done.operation < 0) return work_.seconds > 0 ? Json(work_.seconds) : Json(nullptr);
-        return work_.seconds - work_.plan->finished_at[static_cast<std::size_t>(now_.done.operation)];
+    static Json waits(const machine::Snapshot& now) {
+        if (now.state == machine::ControllerState::door) return "door";
+        if (now.state == machine::ControllerState::hold) return "hold";
+        return nullptr;
     }
 
-    void show_progress() {
-        const auto now = std::chrono::steady_clock::now();
-        if (!started() || result_ || now - last_shown_ < 1s) return;
-        last_shown_ = now;
+    void show() const {
         if (command_.json)
             print_line(progress(false));
         else
-            say(std::to_string(now_.lines_done) + " / " + std::to_string(work_.lines) + " " + translated("lines"));
+            say(std::to_string(talk_.now().lines_done) + " / " + std::to_string(work_.lines) + " " +
+                translated("lines"));
     }
 
-    bool started() const { return started_ != std::chrono::steady_clock::time_point{}; }
-
     const MachineCommand& command_;
-    Work work_;
-    machine::MachineProfile machine_;
-    machine::Activity activity_;
-    Mailbox mailbox_;
-    link::SessionRunner* runner_ = nullptr;
-    machine::Snapshot now_;
-    std::optional<int> result_;
-    bool stop_sent_ = false, unlocking_ = false;
-    std::chrono::steady_clock::time_point started_{}, last_shown_{};
+    Work& work_;
+    Conversation& talk_;
+    Activity activity_;
+    std::chrono::steady_clock::time_point started_ = std::chrono::steady_clock::now();
 };
+
+/// "Cut 100 %, 240 mm/min, 2 passes"
+QString words_of(const job::Step& step) {
+    const auto& s = step.settings;
+    QString words =
+        QString("%1 %2 %, %3 mm/min").arg(wording::name(s.kind)).arg(s.power.percent()).arg(s.speed.mm_per_min());
+    return s.passes == 1 ? words : words + QString(", %1 ×").arg(s.passes);
+}
+
+/// The folder of one burn while it runs: its record, its journal, its lock. What cannot be kept is said; the burn goes
+/// on.
+class Keeping {
+ public:
+    Keeping(history::BurnRecord record, const Work& work, Conversation& talk)
+        : record_(std::move(record)), work_(work), talk_(talk) {
+        record_.end.reset();
+        record_.ended = {};
+        warn(folders_.keep(record_));
+        lock_ = folders_.hold(record_);
+        journal_ = std::make_shared<history::JournalFile>(record_.journal_file().toStdString(), [](const Error& error) {
+            say(wording::describe(error).whole().toStdString());
+        });
+        journal_->begin(work_.rest);
+        talk_.set_witness(journal_);
+    }
+
+    void end(machine::BurnEnd how, const Run& run) {
+        journal_->end(how);
+        talk_.set_witness({});
+        journal_.reset();
+        lock_.reset();
+        record_.end = how;
+        record_.ended = QDateTime::currentDateTime();
+        record_.took += run.elapsed();
+        record_.share = how == machine::BurnEnd::finished ? 1 : run.share_done();
+        warn(folders_.keep(record_));
+        // Nothing is left to go on with.
+        if (how == machine::BurnEnd::finished) QFile::remove(record_.program_file());
+    }
+
+    static history::BurnRecord fresh(const MachineCommand& command, const Work& work) {
+        const history::BurnFolders folders(history::BurnFolders::usual_place());
+        history::BurnRecord record = folders.begin();
+        const QFileInfo file(QString::fromStdString(command.file));
+        record.title = file.completeBaseName();
+        record.path = file.absoluteFilePath();
+        record.machine = QString::fromStdString(work.machine.name);
+        record.port = QString::fromStdString(command.port);
+        record.planned = work.plan->total.seconds();
+        std::string bytes;
+        if (work.job) {
+            for (const auto& report : work.plan->steps)
+                if (const job::Step* step = work.job->step(report.step)) record.steps << words_of(*step);
+            if (const auto& stock = work.job->stock)
+                record.material =
+                    QString::fromStdString(stock->material + " " + format_length(stock->thickness, LengthUnit::mm));
+            if (auto chalk = job::to_chalk(*work.job)) bytes = std::move(*chalk);
+        }
+        if (const auto kept = folders.keep(record); !kept)
+            say(wording::describe(kept.error()).whole().toStdString());
+        else if (const auto worked = folders.keep_work(record, bytes, work.plan->program); !worked)
+            say(wording::describe(worked.error()).whole().toStdString());
+        folders.forget_oldest();
+        return record;
+    }
+
+ private:
+    static void warn(const Result<void>& done) {
+        if (!done) say(wording::describe(done.error()).whole().toStdString());
+    }
+
+    history::BurnFolders folders_{history::BurnFolders::usual_place()};
+    history::BurnRecord record_;
+    const Work& work_;
+    Conversation& talk_;
+    std::unique_ptr<QLockFile> lock_;
+    std::shared_ptr<history::JournalFile> journal_;
+};
+
+int burn(const MachineCommand& command, Work& work, Conversation& talk, history::BurnRecord record,
+         const machine::Trims& trims) {
+    Run run(command, work, talk, Activity::burning);
+    Keeping keeping(std::move(record), work, talk);
+    const auto failed = run.go(trims);
+    keeping.end(!failed           ? machine::BurnEnd::finished
+                : talk.beam_off() ? machine::BurnEnd::stopped
+                                  : machine::BurnEnd::failed,
+                run);
+    if (failed) return *failed;
+    if (const auto stayed = talk.return_if_forgetful()) return *stayed;
+    run.tell_done();
+    return done;
+}
 
 }  // namespace
 
@@ -291,30 +310,26 @@ int run_ports(bool json) {
     return done;
 }
 
-int run_probe(const MachineCommand& command) {
-    const auto machine = load_machine(command.job.machine);
-    if (!machine) return report(machine.error(), command.json);
-    Conversation conversation(command, {.machine = *machine}, machine::Activity::none);
-    if (const int code = conversation.run(); code != done) return code;
-    const auto& now = conversation.snapshot();
-    if (command.json)
-        print({{"port", command.port},
-               {"answers", true},
-               {"version", now.version.empty() ? Json(nullptr) : Json(now.version)},
-               {"state", std::string(machine::to_text(now.state))},
-               {"position_mm", now.position ? Json{now.position->x, now.position->y} : Json(nullptr)}});
-    else
-        print_text(command.port + ": " + translated("controller") + " " + now.version + ", " +
-                   wording::state(now).toStdString());
-    return done;
-}
-
 int run_frame(const MachineCommand& command, const Surroundings& surroundings) {
     const auto machine = load_machine(command.job.machine);
     if (!machine) return report(machine.error(), command.json);
-    auto work = work_for_frame(command, *machine, surroundings);
+    std::vector<geometry::Point> hull;
+    auto work = work_for_frame(command, *machine, surroundings, hull);
     if (!work) return report(work.error(), command.json);
-    return Conversation(command, std::move(*work), machine::Activity::framing).run();
+    if (command.json) {
+        geometry::Box box;
+        for (const geometry::Point corner : hull)
+            box.add(corner);
+        print_line({{"box_mm", to_json(box)}, {"hull_mm", to_json(hull)}});
+    }
+    Conversation talk(command, work->machine);
+    if (const auto failed = talk.connect()) return *failed;
+    if (const auto failed = talk.settle_place()) return *failed;
+    Run run(command, *work, talk, Activity::framing);
+    if (const auto failed = run.go()) return *failed;
+    if (const auto failed = talk.return_if_forgetful()) return *failed;
+    run.tell_done();
+    return done;
 }
 
 int run_burn(const MachineCommand& command, const Surroundings& surroundings) {
@@ -322,7 +337,52 @@ int run_burn(const MachineCommand& command, const Surroundings& surroundings) {
     if (!machine) return report(machine.error(), command.json);
     auto work = work_for_burn(command, *machine, surroundings);
     if (!work) return report(work.error(), command.json);
-    return Conversation(command, std::move(*work), machine::Activity::burning).run();
+    Conversation talk(command, work->machine);
+    if (const auto failed = talk.connect()) return *failed;
+    if (const auto failed = talk.settle_place()) return *failed;
+    return burn(command, *work, talk, Keeping::fresh(command, *work), {});
+}
+
+int run_go_on(const GoOnCommand& command, const Surroundings& surroundings) {
+    const history::BurnFolders folders(history::BurnFolders::usual_place());
+    std::optional<history::BurnRecord> record;
+    if (command.burn == 0) {
+        record = folders.unfinished();
+    } else if (const auto all = folders.records(); static_cast<std::size_t>(command.burn) <= all.size()) {
+        record = all[static_cast<std::size_t>(command.burn) - 1];
+    }
+    if (!record || record->end == machine::BurnEnd::finished || history::BurnFolders::in_use(*record))
+        return report({std::string(error::no_such_burn), {}, {}, 0}, command.json);
+    const auto flat = load_machine(command.job.machine);
+    if (!flat) return report(flat.error(), command.json);
+    auto left = folders.left_over(*record);
+    if (!left) return report(left.error(), command.json);
+
+    Work work{.plan = {}, .machine = *flat};
+    const auto left_at = left->place();
+    const machine::JournalNote note = left->journal.last;
+    if (QFileInfo::exists(record->job_file())) {
+        auto input = load_input(record->job_file().toStdString(), command.job, *flat, surroundings);
+        if (!input) return report(input.error(), command.json);
+        work.machine = input->machine;
+        work.job = *input->job();
+    }
+    work.plan = std::make_shared<const planning::Plan>(planning::plan_of(std::move(left->program), work.machine));
+
+    Conversation talk(command, work.machine);
+    if (const auto failed = talk.connect(left_at)) return *failed;
+    machine::ProgramPlace from = note.done;
+    const auto& now = talk.now();
+    // A board that stayed on stands where what it had been sent ended; one that was stopped, where it came to rest.
+    if (now.place_continued && now.position)
+        from = machine::done_at_rest(work.plan->program, note.done, note.begun, *now.position);
+    if (const auto failed = talk.settle_place()) return *failed;
+    work.rest = std::make_shared<const machine::Rest>(
+        machine::rest_of(work.plan->program, machine::backed_up(work.plan->program, from, command.overlap)));
+    if (auto safe = check(work); !safe) return report(safe.error(), command.json);
+    say(fmt::format(fmt::runtime(translated("going on with “{}”, {} lines are left")), record->title.toStdString(),
+                    work.lines));
+    return burn(command, work, talk, *record, note.trims);
 }
 
 }  // namespace chalkline::cli

@@ -4,6 +4,8 @@
 
 #include <CLI/CLI.hpp>
 
+#include <cstdio>
+
 namespace {
 
 using namespace chalkline;
@@ -49,6 +51,15 @@ void add_job_options(CLI::App* command, JobOptions& options) {
     add_read_options(command, options.read);
 }
 
+/// "12.5,30"
+geometry::Point place_of(const std::string& text) {
+    geometry::Point place;
+    char rest = 0;
+    if (std::sscanf(text.c_str(), "%lf,%lf%c", &place.x, &place.y, &rest) != 2)
+        throw CLI::ValidationError(text, "is no X,Y in millimetres");
+    return place;
+}
+
 }  // namespace
 
 int main(int argc, char** argv) {
@@ -58,6 +69,7 @@ int main(int argc, char** argv) {
         "trouble, 5 stopped.",
         "chalkline-cli"};
     app.require_subcommand(1);
+    app.set_version_flag("--version", CHALKLINE_VERSION);
     int result = 0;
     bool json = false;
     const Surroundings surroundings;
@@ -99,12 +111,74 @@ int main(int argc, char** argv) {
     ports_command->add_flag("--json", json, "print JSON");
     ports_command->callback([&] { result = run_ports(json); });
 
-    MachineCommand probe;
-    auto* probe_command = app.add_subcommand("probe", "what answers on a port");
-    probe_command->add_option("port", probe.port, "serial port, pseudo-terminal or tcp:HOST:PORT")->required();
-    probe_command->add_option("--machine", probe.job.machine, "machine profile (JSON)");
-    probe_command->add_flag("--json", probe.json, "print JSON");
-    probe_command->callback([&] { result = run_probe(probe); });
+    const auto add_port = [](CLI::App* sub, std::string& port) {
+        sub->add_option("--port,port", port, "serial port, pseudo-terminal or tcp:HOST:PORT")->required();
+    };
+    const auto add_place = [](CLI::App* sub, MachineCommand& command) {
+        sub->add_option_function<std::string>(
+            "--head-stands", [&command](const std::string& text) { command.head_stands = place_of(text); },
+            "where the head stands, X,Y in mm: for machines that cannot find out");
+        sub->add_flag("--begins-here", command.begins_here,
+                      "of round pieces: the head is where the piece begins, over the seam");
+        sub->add_flag("--no-home", command.no_home, "never find home by itself");
+    };
+    const auto add_plain = [&](const char* name, const char* text, MachineCommand& command) {
+        auto* sub = app.add_subcommand(name, text);
+        add_port(sub, command.port);
+        sub->add_option("--machine", command.job.machine, "machine profile (JSON)");
+        sub->add_flag("--json", command.json, "print JSON");
+        return sub;
+    };
+    MachineCommand probe, home, unlock;
+    add_plain("probe", "what answers on a port", probe)->callback([&] { result = run_probe(probe); });
+    add_plain("home", "find home", home)->callback([&] { result = run_home(home); });
+    add_plain("unlock", "unlock the controller; where its head is nobody knows then", unlock)->callback([&] {
+        result = run_unlock(unlock);
+    });
+    MoveCommand jog;
+    auto* jog_command = add_plain("jog", "move the head in the dark", jog);
+    auto* by = jog_command->add_option_function<std::string>(
+        "--by", [&](const std::string& text) { jog.by = place_of(text); }, "distance X,Y, mm");
+    jog_command
+        ->add_option_function<std::string>(
+            "--to", [&](const std::string& text) { jog.to = place_of(text); }, "place X,Y of the bed, mm")
+        ->excludes(by);
+    jog_command->add_option("--speed", jog.speed, "mm/min; the profile's otherwise")->check(CLI::Range(1.0, 1e6));
+    add_place(jog_command, jog);
+    jog_command->callback([&] {
+        if (!jog.by && !jog.to) throw CLI::RequiredError("--by or --to");
+        result = run_jog(jog);
+    });
+    SettingsCommand settings;
+    auto* settings_command = add_plain("settings", "what the controller is set to, and sets it", settings);
+    settings_command->add_option("--set", settings.writes, "write settings: 32=1");
+    settings_command->add_option("--save", settings.save, "write a machine profile with the controller's figures here");
+    settings_command->callback([&] { result = run_settings(settings); });
+    SelfTestCommand selftest;
+    auto* selftest_command =
+        add_plain("selftest", "tries with the beam off what a burn relies on, and tells the board's habits", selftest);
+    selftest_command->add_option("-o,--output", selftest.output, "write the report here");
+    selftest_command->add_option("--board", selftest.board, "write a board file for the simulated machine here");
+    add_place(selftest_command, selftest);
+    selftest_command->callback([&] { result = run_selftest(selftest); });
+
+    HistoryCommand history;
+    auto* history_command = app.add_subcommand("history", "what was burned, newest first");
+    history_command->add_option("burn", history.burn, "one of them, by its number")->check(CLI::PositiveNumber);
+    history_command->add_flag("--json", history.json, "print JSON");
+    history_command->callback([&] { result = run_history(history); });
+
+    GoOnCommand go_on;
+    auto* go_on_command = app.add_subcommand("go-on", "burn what is left of a burn that did not come to its end");
+    go_on_command->add_option("burn", go_on.burn, "as `history` numbers them; the newest that is not finished")
+        ->check(CLI::PositiveNumber);
+    go_on_command->add_option("--port", go_on.port, "serial port, pseudo-terminal or tcp:HOST:PORT")->required();
+    go_on_command->add_option("--machine", go_on.job.machine, "machine profile (JSON)");
+    go_on_command->add_option("--overlap", go_on.overlap, "burn the last so many mm once more")
+        ->check(CLI::Range(0.0, 1000.0));
+    add_place(go_on_command, go_on);
+    go_on_command->add_flag("--json", go_on.json, "print one line of JSON a second");
+    go_on_command->callback([&] { result = run_go_on(go_on, surroundings); });
 
     MachineCommand frame, burn;
     const auto add_machine_command = [&](const char* name, const char* text, MachineCommand& command,
@@ -113,9 +187,7 @@ int main(int argc, char** argv) {
         sub->add_option("file", command.file, "job, drawing or program")->required();
         sub->add_option("--port", command.port, "serial port, pseudo-terminal or tcp:HOST:PORT")->required();
         add_job_options(sub, command.job);
-        sub->add_flag("--begins-here", command.begins_here,
-                      "of round pieces: the head is where the piece begins, over the seam");
-        sub->add_flag("--no-home", command.no_home, "never find home by itself when the controller is locked");
+        add_place(sub, command);
         sub->add_flag("--json", command.json, "print one line of JSON a second");
         sub->callback([&command, &result, &surroundings, run] { result = run(command, surroundings); });
     };

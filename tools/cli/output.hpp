@@ -40,7 +40,6 @@ Json to_json(const planning::ProgramFault& fault);
 std::string short_code(const Notice& notice);
 
 namespace error {
-inline constexpr std::string_view not_built_yet = "cli.not-built-yet";
 inline constexpr std::string_view no_picture = "cli.no-picture";
 inline constexpr std::string_view bad_proof = "cli.bad-proof";
 inline constexpr std::string_view no_recipe = "cli.no-recipe";
@@ -51,6 +50,11 @@ inline constexpr std::string_view bad_round = "cli.bad-round";
 inline constexpr std::string_view stopped = "cli.stopped";
 inline constexpr std::string_view program_unsafe = "cli.program-unsafe";
 inline constexpr std::string_view no_home = "cli.no-home";
+/// Parameters `x` and `y`: where the last command left the head, mm.
+inline constexpr std::string_view head_left_elsewhere = "cli.head-left-elsewhere";
+inline constexpr std::string_view head_unknown = "cli.head-unknown";
+inline constexpr std::string_view no_such_burn = "cli.no-such-burn";
+inline constexpr std::string_view bad_setting = "cli.bad-setting";
 }  // namespace error
 
 }  // namespace chalkline::cli

@@ -5,6 +5,7 @@
 #include <chalkline/base/file.hpp>
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/machine/encoder.hpp>
+#include <chalkline/machine/program_text.hpp>
 #include <chalkline/planning/checks.hpp>
 #include <chalkline/planning/program_checker.hpp>
 #include <chalkline/wording/wording.hpp>
@@ -91,16 +92,23 @@ std::size_t runs_ridden(const machine::Program& program) {
 
 }  // namespace
 
+/// A program from a file, timed as one that was planned here.
+static Result<planning::Plan> plan_of_text(const std::string& text, const machine::MachineProfile& machine,
+                                           const std::string& file) {
+    auto program = machine::read_program(text, machine, file);
+    if (!program) return tl::unexpected(program.error());
+    return planning::plan_of(std::move(*program), machine);
+}
+
 int run_plan(const PlanCommand& command, const Surroundings& surroundings) {
     const auto flat = load_machine(command.job.machine);
     if (!flat) return report(flat.error(), command.json);
     const auto input = load_input(command.file, command.job, *flat, surroundings);
     if (!input) return report(input.error(), command.json);
     const machine::MachineProfile& machine = input->machine;
-    if (!input->job())
-        return report({std::string(error::not_built_yet), {{"what", "plan PROGRAM"}}, command.file, 0}, command.json);
-    const job::Job& job = *input->job();
-    const auto plan = planning::plan(job, machine);
+    const job::Job job = input->job() ? *input->job() : job::Job{};
+    const auto plan =
+        input->job() ? planning::plan(job, machine) : plan_of_text(*std::get<1>(input->content), machine, command.file);
     if (!plan) {
         Error error = plan.error();
         error.file = command.file;
@@ -108,8 +116,9 @@ int run_plan(const PlanCommand& command, const Surroundings& surroundings) {
     }
     const std::string text = machine::encode_all(plan->program, machine);
     machine::Encoder lines(plan->program, machine);
-    const auto faults = planning::check_program(lines, planning::limits_of(job, machine, plan->program));
-    auto checks = planning::check_job(job, {machine});
+    const auto faults = planning::check_program(lines, input->job() ? planning::limits_of(job, machine, plan->program)
+                                                                    : planning::ProgramLimits{machine, {}, {}});
+    auto checks = input->job() ? planning::check_job(job, {machine}) : std::vector<planning::Check>{};
     const auto found = planning::check_plan(*plan);
     checks.insert(checks.end(), found.begin(), found.end());
     if (!command.output.empty() && faults.empty())
@@ -117,7 +126,7 @@ int run_plan(const PlanCommand& command, const Surroundings& surroundings) {
 
     Json steps = Json::array();
     for (const auto& step : plan->steps)
-        steps.push_back(step_json(step, *job.step(step.step)));
+        if (const job::Step* settings = job.step(step.step)) steps.push_back(step_json(step, *settings));
     const Json list = checks_json(checks, faults, job);
     if (command.json) {
         print({{"job", command.file},
@@ -136,6 +145,7 @@ int run_plan(const PlanCommand& command, const Surroundings& surroundings) {
                {"checks", list}});
     } else {
         for (const auto& step : plan->steps) {
+            if (!job.step(step.step)) continue;  // a program from a file knows no steps
             const auto& s = job.step(step.step)->settings;
             print_text(wording::name(s.kind).toStdString() + "  " + format_power(s.power) + " at " +
                        format_speed(s.speed, SpeedUnit::mm_per_min) + "  " +

@@ -6,10 +6,12 @@
 #include <netinet/in.h>
 #include <netinet/tcp.h>
 #include <poll.h>
+#include <sys/inotify.h>
 #include <sys/socket.h>
 #include <unistd.h>
 
 #include <cerrno>
+#include <cstdlib>
 #include <cstring>
 #include <utility>
 
@@ -27,7 +29,21 @@ Result<void> HostLink::plug_in() {
     auto pty = pty::Pty::open(pty_link_);
     if (!pty) return tl::unexpected(pty.error());
     pty_.emplace(std::move(*pty));
+    watch_openings();
     return {};
+}
+
+/// The near end stays open on our side, so only the kernel tells when a host opens it, too.
+void HostLink::watch_openings() {
+    if (openings_ >= 0) ::close(openings_);
+    openings_ = ::inotify_init1(IN_NONBLOCK | IN_CLOEXEC);
+    if (const char* near_end = ::ptsname(pty_->descriptor()); near_end && openings_ >= 0)
+        ::inotify_add_watch(openings_, near_end, IN_OPEN);
+}
+
+bool HostLink::somebody_opened() {
+    char events[4096];
+    return openings_ >= 0 && ::read(openings_, events, sizeof events) > 0;
 }
 
 void HostLink::unplug() {
@@ -53,6 +69,7 @@ Result<HostLink> HostLink::on_tcp(int port) {
 
 HostLink::HostLink(HostLink&& other) noexcept
     : pty_link_(std::move(other.pty_link_)),
+      openings_(std::exchange(other.openings_, -1)),
       pty_(std::move(other.pty_)),
       listener_(std::exchange(other.listener_, -1)),
       socket_(std::exchange(other.socket_, -1)),
@@ -60,6 +77,7 @@ HostLink::HostLink(HostLink&& other) noexcept
       unsent_(std::move(other.unsent_)) {}
 
 HostLink::~HostLink() {
+    if (openings_ >= 0) ::close(openings_);
     if (socket_ >= 0) ::close(socket_);
     if (listener_ >= 0) ::close(listener_);
 }
@@ -69,6 +87,7 @@ bool HostLink::connected() const {
 }
 
 bool HostLink::take_new_connection() {
+    if (somebody_opened()) fresh_ = true;
     return std::exchange(fresh_, false);
 }
 

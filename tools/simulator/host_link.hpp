@@ -27,13 +27,17 @@ class HostLink {
     /// The cable is pulled: whoever holds the other end is told. Plugged in again, the same address serves.
     void unplug();
     Result<void> plug_in();
-    /// A host has connected since the last call (TCP only).
+    /// A host has connected, or opened the pty, since the last call.
     bool take_new_connection();
+    bool is_network() const { return pty_link_.empty(); }
 
  private:
     HostLink() = default;
     void flush();
+    void watch_openings();
+    bool somebody_opened();
     std::string pty_link_;  ///< empty: TCP
+    int openings_ = -1;     ///< inotify of the pty's near end
     std::optional<pty::Pty> pty_;
     int listener_ = -1, socket_ = -1;
     bool fresh_ = false;

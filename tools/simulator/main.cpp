@@ -10,7 +10,7 @@ int main(int argc, char** argv) {
     const auto [options, exit_code] = sim::parse_options(argc, argv);
     if (exit_code) return *exit_code;
 
-    simulator::Controller controller(options.profile);
+    simulator::Controller controller(options.profile, options.board);
     if (!options.settings.empty())
         if (const auto kept = read_file(options.settings)) controller.load_settings(*kept);
     simulator::DoseMap dose(options.profile.width, options.profile.depth, options.cells_per_mm, options.profile.spot);

@@ -7,6 +7,7 @@
 #include <nlohmann/json.hpp>
 
 #include <charconv>
+#include <filesystem>
 #include <iostream>
 #include <limits>
 
@@ -42,6 +43,17 @@ simulator::Piece read_stock(const std::string& path) {
     }
 }
 
+/// Where boards that come along are: beside the installed program, or in the source.
+std::string board_file(const std::string& name) {
+    if (std::filesystem::exists(name)) return name;
+    std::error_code ignored;
+    const auto here = std::filesystem::read_symlink("/proc/self/exe", ignored).parent_path();
+    for (const std::filesystem::path& folder :
+         {here / "../share/chalkline/samples/boards", std::filesystem::path(CHALKLINE_SAMPLES "/boards")})
+        if (const auto file = folder / (name + ".json"); std::filesystem::exists(file)) return file.string();
+    throw WrongUse{"there is no board “" + name + "”"};
+}
+
 double parse_speed(const std::string& text) {
     if (text == "max") return std::numeric_limits<double>::infinity();
     double value = 0;
@@ -57,12 +69,13 @@ Parsed parse_options(int argc, char** argv) {
     Parsed parsed;
     Options& options = parsed.options;
     CLI::App app{"The simulated machine: a controller, its axes, the beam and the piece on the bed.", "chalkline-sim"};
-    std::string profile, speed = "1", stock, faults;
+    std::string profile, speed = "1", stock, faults, board;
     auto* pty = app.add_option("--pty", options.pty, "serve on a pseudo-terminal reached by this link");
     app.add_option("--tcp", options.tcp, "serve on this TCP port of the loopback address")
         ->excludes(pty)
         ->check(CLI::Range(1, 65535));
     app.add_option("--profile", profile, "machine profile (JSON)");
+    app.add_option("--board", board, "the controller board's habits: a name of samples/boards, or a file (JSON)");
     app.add_option("--speed", speed, "virtual seconds a second, or max")->capture_default_str();
     app.add_option("--stock", stock, "the piece on the bed (JSON)");
     app.add_option("--round-piece", options.round_piece,
@@ -84,6 +97,14 @@ Parsed parse_options(int argc, char** argv) {
             auto result = machine::parse_profile(bytes_of(profile), profile);
             if (!result) throw WrongUse{profile + " is no machine profile"};
             options.profile = *result;
+        }
+        options.board.dialect = options.profile.dialect;
+        if (!board.empty()) {
+            const std::string file = board_file(board);
+            auto result = simulator::parse_board(bytes_of(file), file);
+            if (!result) throw WrongUse{file + ": wrong “" + result.error().parameters.front().second + "”"};
+            options.board = std::move(*result);
+            options.profile = simulator::driven_by(options.board, options.profile);
         }
         if (!faults.empty()) {
             auto result = simulator::parse_faults(bytes_of(faults), faults);

@@ -15,6 +15,7 @@ struct Options {
     std::string pty;  ///< link to make; empty when TCP is used
     int tcp = 0;      ///< port on the loopback address; 0 when a pty is used
     machine::MachineProfile profile;
+    simulator::Board board;
     double speed = 1;  ///< virtual seconds a second; infinite: as fast as possible
     simulator::Piece piece;
     bool has_stock = false;

@@ -69,7 +69,7 @@ class Server {
             const bool resting = device_.at_rest();
             if (resting) follow_piece();
             take(resting ? 20 : 0);
-            if (link_.take_new_connection()) greet();
+            if (link_.take_new_connection()) meet_host();
             const double now = wall();
             if (std::isinf(options_.speed)) {
                 // A machine at rest has nothing to hurry for: virtual time then is real time.
@@ -103,7 +103,7 @@ class Server {
             link_.send(out);
             // The clock stands while the host thinks about an answer that makes room, once it has all of the answer.
             unfinished_ += out;
-            if (!unfinished_.ends_with('\n')) continue;
+            if (!unfinished_.ends_with('\n') && !unfinished_.ends_with('\r')) continue;
             const bool makes_room = std::exchange(unfinished_, {}).find("ok") != std::string::npos;
             if (makes_room) await_host();
             return done;
@@ -153,8 +153,11 @@ class Server {
         return !bytes.empty();
     }
 
-    /// A board behind a network module does not restart for a new connection, but it says hello.
-    void greet() { link_.send(device_.greeting()); }
+    /// A board on a cable may start anew; one behind a network module does not, but it says hello.
+    void meet_host() {
+        device_.opened();
+        if (link_.is_network() && !options_.board.restarts_on_open) link_.send(device_.greeting());
+    }
 
     HostLink& link_;
     simulator::Device& device_;

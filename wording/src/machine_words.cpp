@@ -136,6 +136,8 @@ ProfileField profile_field(const std::string& key) {
         {"name", {machine_tr("Name"), {}}},
         {"work_area_mm", {machine_tr("Bed, width and depth"), "mm"}},
         {"home", {machine_tr("Home corner"), {}}},
+        {"homing_pull_off_mm", {machine_tr("Pull-off after home"), "mm"}},
+        {"zero_at_home", {machine_tr("Counts from 0 at home"), {}}},
         {"watts", {machine_tr("Beam at full power"), "W"}},
         {"max_rate_mm_min", {machine_tr("Fastest, X and Y"), "mm/min"}},
         {"acceleration_mm_s2", {machine_tr("Acceleration, X and Y"), "mm/s²"}},

@@ -168,8 +168,9 @@ constexpr std::array sentences{
                "why before you start again.")},
     Sentence{"machine.alarm", S("The controller raised an alarm: {reason}"),
              S("The beam is off and the position is unknown. Clear the cause, then find home or unlock.")},
-    Sentence{"machine.reset-by-itself", S("The controller restarted in the middle of the work"),
-             S("The beam is off and the position is unknown. Check the power supply and the cable, then find home.")},
+    Sentence{"machine.reset-by-itself", S("The controller restarted by itself"),
+             S("The beam is off and the position is unknown. Check the power supply and the cable; then find home, or "
+               "say where the head stands.")},
     Sentence{
         "machine.off-way", S("The head left its way: it was {distance} mm beside where the program leads it"),
         S("A sign was read wrongly on the cable, or somebody else moved it. It was stopped and the beam is off; look "
@@ -194,6 +195,23 @@ constexpr std::array sentences{
     Sentence{
         "machine.garbled-answer", S("The controller's answer “{text}” cannot be read"),
         S("It may have been a refusal, so the work was stopped and the beam is off. Look at the cable, then go on.")},
+    Sentence{
+        "machine.profile-contradicted",
+        S("The machine profile and the controller disagree about {field}: the profile says {mine}, the controller "
+          "{other} ({setting})"),
+        S("Nothing moved. Take the controller's figures over in the machine's profile, or set the controller's own; on "
+          "the command line “settings PORT --save FILE” writes a profile with its figures.")},
+    Sentence{"machine.place-off-bed", S("The head stands at {place}, which is not on the bed: the place that was said "
+                                        "for it must be wrong"),
+             S("Move the head to a place you know and say again where it stands.")},
+    Sentence{"machine.board-halted", S("The board has shut itself down: “{text}”"),
+             S("The beam is off and the position is unknown. Clear the cause, switch the board off and on, then connect "
+               "again.")},
+    Sentence{"machine.no-inline-power",
+             S("This board cannot change the beam's power while the head moves (“{text}”): the work would stay dark"),
+             S("Nothing was sent. It needs a firmware with inline laser power switched on.")},
+    Sentence{"simulator.bad-board", S("The board's file cannot be read at “{key}”"),
+             S("docs/formats/simulator.md says how it is written.")},
     Sentence{"machine.answer-lost", S("The controller rests, but an answer of it never came"),
              S("Something was lost on the cable. The beam is off; look at the cable, then go on.")},
     // job
@@ -337,6 +355,8 @@ constexpr std::array sentences{
              S("{count} newer recipes could still be read and were added. The damaged file is kept as {aside}.")},
     Sentence{"recipes.salvaged", S("The recipes' file was damaged and there is no backup"),
              S("{count} recipes could still be read. The damaged file is kept as {aside}.")},
+    Sentence{"recipes.unreadable", S("Recipe {number} cannot be read (it begins “{begins}”)"),
+             S("It stays in the file as it is and is not shown. A backup beside the file may still have it.")},
     Sentence{"recipes.read-only", S("The recipes can be read and not changed: {path} is read-only"),
              S("Ask for the right to write to it to keep new ones.")},
     Sentence{"recipes.in-memory", S("Recipes are kept until Chalkline is closed: {path} cannot be made"),
@@ -362,7 +382,6 @@ constexpr std::array sentences{
     Sentence{"swatches.marks-not-found", S("The card's corner marks are not to be seen in this picture"),
              S("Show them by four clicks, beginning with the ring, or take a picture with all four in it.")},
     // command line
-    Sentence{"cli.not-built-yet", S("“{what}” is not built yet"), S("A later version of Chalkline will do it.")},
     Sentence{"cli.no-picture", S("There is no picture in {text}"), S("Name a PNG, JPEG, BMP, TIFF, WebP or GIF.")},
     Sentence{"cli.bad-proof", S("“{text}” gives no picture of dots"),
              S("Give --width in mm or --dots W,H; at most 400 million dots.")},
@@ -373,10 +392,18 @@ constexpr std::array sentences{
     Sentence{"cli.bad-round", S("“{text}” is no round piece"),
              S("Write diameter and length in millimetres, 80,100, or both diameters and the length, 88,76,110.")},
     Sentence{"cli.bad-place", S("“{text}” is no place"), S("Write it as X,Y in millimetres.")},
-    Sentence{"cli.stopped", S("Stopped"), S("The beam is off.")},
+    Sentence{"cli.stopped", S("Stopped"), "{beam}"},
     Sentence{"cli.program-unsafe", S("The program was not sent: {reason}"), S("Look at `check` for the line.")},
-    Sentence{"cli.no-home", S("The controller is locked and --no-home was given"),
-             S("Leave --no-home away, or unlock it by hand.")},
+    Sentence{"cli.no-home", S("Nobody knows where the head is, and --no-home was given"),
+             S("Leave --no-home away, or say where it stands: --head-stands X,Y.")},
+    Sentence{"cli.head-left-elsewhere",
+             S("This machine forgets where its head is, and the last command left it at {x}, {y}"),
+             S("If it still stands there say --head-stands {x},{y}; else say where it stands.")},
+    Sentence{"cli.head-unknown", S("Nobody knows where the head is"),
+             S("This machine has no home switches: say where it stands, --head-stands X,Y.")},
+    Sentence{"cli.no-such-burn", S("There is no burn to go on with"),
+             S("Look at `chalkline-cli history`; finished burns are done.")},
+    Sentence{"cli.bad-setting", S("“{text}” is no setting"), S("Write it as 32=1.")},
     // app
     Sentence{"app.simulator-missing", S("The simulated machine cannot be started: {reason}"),
              S("Is chalkline-sim installed beside Chalkline?")},

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "sentences.hpp"
 
+#include <chalkline/machine/contradictions.hpp>
+#include <chalkline/wording/machine_words.hpp>
 #include <chalkline/wording/swatch_words.hpp>
 #include <chalkline/wording/wording.hpp>
 
@@ -112,6 +114,8 @@ Parameters with_reason(const Error& error) {
     for (const auto& [name, value] : error.parameters) {
         if (name == "what" && error.code == steps::error::setting_out_of_range)
             parameters.emplace_back("setting", setting(value).toStdString());
+        if (name == "key" && error.code == machine::error::profile_contradicted)
+            parameters.emplace_back("field", profile_field(value).name.toStdString());
         if (name != "number") continue;
         const int number = std::atoi(value.c_str());
         parameters.emplace_back("reason",

@@ -41,9 +41,14 @@ std::optional<JournalNote> read_note(const Json& json) {
     if (!read_place(json.value("done", Json()), note.done)) return {};
     if (!read_place(json.value("begun", Json()), note.begun)) return {};
     if (!read_trims(json.value("trims", Json::array()), note.trims)) return {};
-    const Json head = json.value("head", Json());
-    if (head.is_array() && head.size() == 2 && head[0].is_number() && head[1].is_number())
-        note.head = geometry::Point{head[0], head[1]};
+    const auto point = [&](const char* key) -> std::optional<geometry::Point> {
+        const Json value = json.value(key, Json());
+        if (!value.is_array() || value.size() != 2 || !value[0].is_number() || !value[1].is_number()) return {};
+        return geometry::Point{value[0], value[1]};
+    };
+    note.head = point("head");
+    note.origin = point("origin");
+    note.homed = json.value("homed", Json()) == true;
     return note;
 }
 
@@ -52,6 +57,10 @@ std::optional<JournalNote> read_note(const Json& json) {
 std::string journal_line(const JournalNote& note) {
     Json json{{"s", note.seconds}, {"done", json_of(note.done)}, {"begun", json_of(note.begun)}};
     if (note.head) json["head"] = {note.head->x, note.head->y};
+    if (note.origin) {
+        json["origin"] = {note.origin->x, note.origin->y};
+        json["homed"] = note.homed;
+    }
     if (!note.trims.empty()) {
         json["trims"] = Json::array();
         for (const auto& [step, trim] : note.trims)

@@ -1,4 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+// What is asked of a board that reads line by line, and how it is sent; what it says is in line_replies.cpp.
+#include "line_words.hpp"
+
+#include <chalkline/machine/contradictions.hpp>
 #include <chalkline/machine/line_session.hpp>
 
 #include <fmt/format.h>
@@ -11,16 +15,25 @@
 namespace chalkline::machine {
 namespace {
 
+using namespace line_words;
+
 constexpr double clearing = 0.4;         // s for the answer to half a line of somebody before us
 constexpr double announce_every = 0.15;  // s: what is shown of a burn
 constexpr double ask_where_every = 0.5;  // s: the question takes the place of a line
-constexpr double answer_patience = 4;    // s after the first question before the port counts as silent
-constexpr std::string_view moves_done = "M400", where = "M114", who = "M115";
+constexpr double answer_patience = 6;    // s after the first question before the port counts as silent
+
+/// RepRap's checksum: all bytes before the star, exclusive or.
+int checksum(const std::string& text) {
+    int sum = 0;
+    for (const char c : text)
+        sum ^= static_cast<unsigned char>(c);
+    return sum;
+}
 
 }  // namespace
 
-LineSession::LineSession(MachineProfile profile, double greeting_wait)
-    : profile_(std::move(profile)), greeting_wait_(greeting_wait) {}
+LineSession::LineSession(MachineProfile profile, double greeting_wait, std::optional<RememberedPlace> before)
+    : profile_(std::move(profile)), greeting_wait_(greeting_wait), before_(std::move(before)) {}
 
 // ---------------------------------------------------------------- what happens outside
 
@@ -54,12 +67,13 @@ void LineSession::tick(double now) {
     }
     if (!asked_ && clock_ - opened_at_ >= greeting_wait_ + clearing) {
         asked_ = true;
-        queued_ = {std::string(who), std::string(where)};
+        queued_.assign(questions.begin(), questions.end());
     }
     if (!ready_ && clock_ - opened_at_ > greeting_wait_ + answer_patience) {
         gave_up_ = true;
         return fail_activity({std::string(heard_anything_ ? error::speaks_otherwise : error::silent), {}, {}, 0});
     }
+    tick_lost_answer();
     if (stopped_activity_ && clock_ - stop_since_ > stop_wait) finish_stop(false);
     if (now_.activity != Activity::none && clock_ - announced_ >= announce_every) announce();
     const double silent = clock_ - last_byte_;
@@ -75,6 +89,8 @@ void LineSession::closed(const std::string& reason, double now) {
     if (!now_.connected) return;
     now_.connected = false;
     now_.state = ControllerState::unknown;
+    // What it was sent it may still carry out by itself.
+    if (now_.remembered_place) now_.remembered_place->ahead = led_;
     lines_.reset();
     queued_.clear();
     open_.clear();
@@ -87,6 +103,7 @@ void LineSession::closed(const std::string& reason, double now) {
 
 Result<void> LineSession::require_free() const {
     if (!now_.connected || !ready_) return fail(error::not_ready);
+    if (halted_) return fail(error::board_halted, {{"text", now_.version}});
     if (now_.activity != Activity::none) return fail(error::busy, {{"state", std::string(to_text(now_.state))}});
     return {};
 }
@@ -206,6 +223,8 @@ Result<void> LineSession::burn(std::unique_ptr<LineSource> lines, const Trims&) 
 Result<void> LineSession::start(Activity activity, std::unique_ptr<LineSource> lines) {
     if (auto free = require_free(); !free) return free;
     if (!now_.position_sure) return fail(place_unknown(profile_));
+    if (auto agreed = require_no_contradiction(profile_, facts()); !agreed) return agreed;
+    if (activity == Activity::burning && !knows_beam_) return fail(error::no_inline_power, {{"text", now_.version}});
     now_.activity = activity;
     now_.state = ControllerState::run;
     now_.lines_done = 0;
@@ -233,8 +252,9 @@ void LineSession::begin_stop(std::optional<Error> because) {
     stopped_activity_ = std::exchange(now_.activity, Activity::stopping);
     stop_since_ = clock_;
     lines_.reset();
+    // Without numbers: they count whatever the board missed.
     for (const char* line : {"M410", "M5", "M9"})
-        send({line});
+        send_bare(line);
     queued_ = {std::string(where)};
     announce();
 }
@@ -257,103 +277,6 @@ std::string LineSession::take_output() {
 
 std::vector<Event> LineSession::take_events() {
     return std::exchange(events_, {});
-}
-
-// ---------------------------------------------------------------- replies
-
-void LineSession::handle(const std::string& line) {
-    if (line.empty()) return;
-    heard_anything_ = true;
-    events_.push_back(event::Wire{false, line});
-    if (line == "start") {
-        // It restarted: everything it was told is gone.
-        open_.clear();
-        queued_ = {std::string(who), std::string(where)};
-        asked_ = true;
-        now_.position_sure = now_.placed_by_hand = false;
-        lines_.reset();
-        stopped_activity_.reset();
-        if (ready_ && now_.activity != Activity::none) fail_activity({std::string(error::reset_by_itself), {}, {}, 0});
-    } else if (line == "ok" || line.starts_with("ok ")) {
-        handle_ok();
-    } else if (line.starts_with("FIRMWARE_NAME:")) {
-        now_.version = line.substr(14, line.find(' ', 14) - 14);
-        announce();
-    } else if (line.starts_with("X:")) {
-        handle_place(line);
-    } else if (line.starts_with("Error:") || line.starts_with("echo:Unknown command")) {
-        handle_refusal(line);
-    }
-}
-
-/// The rest of a program would follow a line that was not understood.
-void LineSession::handle_refusal(const std::string& line) {
-    if (!lines_ && open_.empty()) return;
-    begin_stop(Error{std::string(error::line_refused),
-                     {{"number", "20"}, {"text", open_.empty() ? line : open_.front().text}},
-                     {},
-                     static_cast<int>(now_.lines_done)});
-}
-
-void LineSession::handle_place(const std::string& line) {
-    double x = 0, y = 0;
-    if (std::sscanf(line.c_str(), "X:%lf Y:%lf", &x, &y) != 2 || !std::isfinite(x) || !std::isfinite(y)) return;
-    if (const auto turned = line.find(" A:"); profile_.y_letter() == 'A' && turned != std::string::npos)
-        std::sscanf(line.c_str() + turned, " A:%lf", &y);
-    now_.position = profile_.surface({x, y});
-}
-
-void LineSession::handle_ok() {
-    if (open_.empty()) return;  // a stray answer
-    const ProgramLine line = std::move(open_.front());
-    open_.pop_front();
-    if (lines_ && line.operation >= 0) {
-        // Answered means planned: what the board may still hold is not done yet.
-        in_planner_.push_back(line);
-        if (static_cast<int>(in_planner_.size()) > profile_.planner_blocks) {
-            now_.done = {in_planner_.front().operation, in_planner_.front().part};
-            in_planner_.pop_front();
-        }
-    }
-    const bool of_program = lines_ != nullptr && line.text != where;
-    if (of_program) ++now_.lines_done;
-    if (line.text.starts_with("G28")) {
-        now_.position_sure = !profile_.turning;
-        now_.placed_by_hand = false;
-    }
-    if (line.text == where) finish_if_done();
-}
-
-/// The answer to where the head is ends whatever was under way.
-void LineSession::finish_if_done() {
-    if (!queued_.empty() || lines_) return;
-    now_.state = ControllerState::idle;
-    if (!ready_) {
-        ready_ = true;
-        now_.activity = Activity::none;
-        // It counts from where it was switched on until it found home.
-        now_.position_sure = now_.placed_by_hand = profile_.home == HomeCorner::none && !profile_.turning;
-        events_.push_back(event::Ready{});
-    } else if (stopped_activity_) {
-        return finish_stop(true);
-    } else if (now_.activity != Activity::none) {
-        events_.push_back(event::Finished{std::exchange(now_.activity, Activity::none)});
-    }
-    announce();
-}
-
-void LineSession::finish_stop(bool answered) {
-    const Activity stopped = *std::exchange(stopped_activity_, std::nullopt);
-    queued_.clear();
-    open_.clear();
-    now_.activity = Activity::none;
-    if (!answered || stopped == Activity::homing) now_.position_sure = now_.placed_by_hand = false;
-    now_.state = ControllerState::idle;
-    if (stop_because_)
-        events_.push_back(event::Failed{stopped, *std::exchange(stop_because_, std::nullopt)});
-    else
-        events_.push_back(event::Stopped{stopped, now_.position_sure, answered});
-    announce();
 }
 
 // ---------------------------------------------------------------- sending
@@ -383,13 +306,33 @@ void LineSession::send_next() {
 }
 
 void LineSession::send(ProgramLine line) {
-    out_ += line.text + "\n";
-    events_.push_back(event::Wire{true, line.text});
     if (line.operation >= 0) {
         now_.begun = {line.operation, line.part};
         now_.step = line.step;
     }
-    open_.push_back(std::move(line));
+    tries_ = 0;
+    asked_again_ = clock_;
+    if (now_.position) stood_ = led_.empty() ? profile_.counted(*now_.position) : led_.back();
+    if (line.to) led_.push_back(profile_.counted(*line.to));
+    const bool numbered = numbers_ == Numbers::yes && !line.text.starts_with('N');
+    const int number = numbered ? ++last_number_ : 0;
+    write(line, number);
+    open_.push_back({std::move(line), number});
+}
+
+void LineSession::send_bare(const std::string& text) {
+    write({text}, 0);
+    open_.push_back({{text}, 0});
+}
+
+void LineSession::write(const ProgramLine& line, int number) {
+    std::string text = line.text;
+    if (number > 0) {
+        text = fmt::format("N{} {}", number, text);
+        text += fmt::format("*{}", checksum(text));
+    }
+    out_ += text + "\n";
+    events_.push_back(event::Wire{true, std::move(text)});
 }
 
 void LineSession::fail_activity(Error error) {
@@ -399,6 +342,12 @@ void LineSession::fail_activity(Error error) {
 
 void LineSession::announce() {
     announced_ = clock_;
+    if (now_.connected) {
+        now_.remembered_place.reset();
+        // Its place is that of the bed, as it counts it.
+        if (now_.position_sure && now_.position && !profile_.turning)
+            now_.remembered_place = RememberedPlace{*now_.position, {}, !now_.placed_by_hand};
+    }
     events_.push_back(event::Changed{now_});
 }
 

@@ -64,10 +64,12 @@ void OneCommandLines::split(const ProgramLine& line) {
     }
     if (dwells) return emit("G4 S" + dwell);
     if (switched) emit(beam_ == "M5" ? beam_ : beam_ + " I S0");
-    if (!moved.empty())
+    if (!moved.empty()) {
         emit(motion_ + moved + (power.empty() ? "" : " " + power));
-    else if (!power.empty() && !switched)
+        ready_.back().to = line.to;
+    } else if (!power.empty() && !switched) {
         emit((beam_ == "M5" ? "M5" : beam_ + " I " + power));
+    }
 }
 
 }  // namespace chalkline::machine

@@ -166,7 +166,7 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
     fields.number("homing_pull_off_mm", profile.homing_pull_off, 0, 100);
     fields.number("full_power_s", profile.full_power_s, 1, 100000);
     fields.number("baud", profile.baud, 300, 10'000'000);
-    fields.number("receive_buffer", profile.receive_buffer, 80, 1'000'000);
+    fields.number("receive_buffer", profile.receive_buffer, 64, 1'000'000);
     fields.number("planner_blocks", profile.planner_blocks, 2, 10000);
     fields.number("frame_speed_mm_min", profile.frame_speed, 1, 1e6);
     fields.number("jog_speed_mm_min", profile.jog_speed, 1, 1e6);
@@ -179,6 +179,7 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
     fields.number("probe_reach_mm", profile.focus.probe_reach, 0.1, 500);
     fields.number("beam_hours", profile.beam_hours, 0, 1e6);
     fields.flag("z_axis", profile.z_axis);
+    fields.flag("zero_at_home", profile.zero_at_home);
     fields.flag("start_button", profile.start_button);
     fields.word("dialect", profile.dialect, dialects);
     fields.word("rotary", profile.rotary.axis, rotary_axes);
@@ -226,6 +227,7 @@ static Json json_of(const MachineProfile& profile) {
                 {"homing_seek_mm_min", profile.homing_seek},
                 {"homing_feed_mm_min", profile.homing_feed},
                 {"homing_pull_off_mm", profile.homing_pull_off},
+                {"zero_at_home", profile.zero_at_home},
                 {"full_power_s", profile.full_power_s},
                 {"baud", profile.baud},
                 {"receive_buffer", profile.receive_buffer},

@@ -16,7 +16,10 @@ using namespace realtime;
 
 namespace {
 
-constexpr double greeting_patience = 3;  // s after the first question before the port counts as silent
+constexpr double greeting_patience = 6;  // s after the first question before the port counts as silent: some boards
+                                         // need five to start
+constexpr double deaf_after = 1.5;       // s without a sign until a locked controller is thought of
+constexpr double place_patience = 2;     // s for a report that says where the head is
 constexpr double settings_patience = 5;  // s for the answers to the settings questions
 
 /// The number and value of a line like "$32=1".
@@ -43,15 +46,17 @@ void RealtimeSession::handle(const std::string& line) {
     if (const auto* greeting = std::get_if<reply::Greeting>(&reply)) return handle_greeting(greeting->version);
     if (const auto* status = std::get_if<reply::Status>(&reply)) return handle_status(*status);
     if (const auto* text = std::get_if<reply::Text>(&reply)) return handle_text(text->text);
+    if (const auto* garbled = std::get_if<reply::Garbled>(&reply)) return handle_garbled(garbled->text);
     if (const auto* setting = std::get_if<reply::Setting>(&reply)) settings_[setting->number] = setting->value;
     if (const auto* offset = std::get_if<reply::Offset>(&reply))
-        offsets_[offset->name] = used_axes(offset->place, offset->turned);
+        offsets_[offset->name] = used_axes(offset->place, offset->turned) * unit();
     if (const auto* options = std::get_if<reply::Options>(&reply)) {
-        // A controller that names less room than a line needs is misread: keep the profile's figure.
-        if (options->receive_buffer > static_cast<int>(longest_line) + 1)
-            now_.receive_buffer = receive_buffer_ = options->receive_buffer;
-        if (options->planner_blocks > 0) now_.planner_blocks = planner_blocks_ = options->planner_blocks + 1;
+        // Figures that no board has are misread: keep the profile's.
+        if (options->receive_buffer >= 64) now_.receive_buffer = receive_buffer_ = options->receive_buffer;
+        if (options->planner_blocks > 1) now_.planner_blocks = planner_blocks_ = options->planner_blocks;
     }
+    if (const auto* info = std::get_if<reply::BuildInfo>(&reply); info && info->key == "VER" && now_.version.empty())
+        now_.version = info->value.substr(0, info->value.find(':'));
 }
 
 /// The two axes that are moved, of the four a controller may name.
@@ -66,33 +71,53 @@ void RealtimeSession::handle_status(const reply::Status& status) {
     if (greeting_ == Greeting::waiting || greeting_ == Greeting::at_work) handle_first_status();
     if (status.state != ControllerState::alarm) now_.alarm = 0;
     if (status.state == ControllerState::alarm) forget_place();
-    if (status.offset) work_offset_ = used_axes(*status.offset, status.turned_offset);
-    const double unit = setting(13).value_or(0) != 0 ? 25.4 : 1;
-    std::optional<geometry::Point> machine;
-    if (status.machine) machine = used_axes(*status.machine, status.turned);
-    if (!machine && status.work) machine = used_axes(*status.work, status.turned) + work_offset_;
-    if (machine) {
-        machine_at_ = *machine * unit;
-        if (just_homed_) find_origin_after_homing(*machine_at_);
-        now_.position = profile_.surface(*machine_at_ - origin_);
-        if (std::exchange(just_homed_, false)) end_homing();
-    }
-    now_.feed = status.feed.value_or(now_.feed) * (status.feed ? unit : 1);
+    handle_place(status);
+    if (status.feed) now_.feed = *status.feed * unit();
     now_.power = status.power.value_or(now_.power);
-    now_.speed_trim = status.feed_override.value_or(now_.speed_trim);
-    now_.power_trim = status.power_override.value_or(now_.power_trim);
+    handle_overrides(status);
     now_.pins = status.pins;
-    if (status.has_accessories) now_.accessories = status.accessories;
+    if (status.accessories) now_.accessories = *status.accessories;
     if (stopping_ == Stopping::holding && at_rest(status.state, status.sub)) {
         came_to_rest_ = status.state != ControllerState::alarm;
         reset_controller();
     } else if (stopping_ == Stopping::confirming) {
         end_stop(true);
     }
-    compare_with_way();
+    compare_with_route();
+    compare_queue();
     compare_beam(status);
     finish_if_at_rest();
     announce();
+}
+
+void RealtimeSession::handle_place(const reply::Status& status) {
+    if (status.offset) work_offset_ = used_axes(*status.offset, status.turned_offset);
+    std::optional<geometry::Point> machine;
+    if (status.machine) machine = used_axes(*status.machine, status.turned);
+    // Work coordinates say where the head is only together with an offset that was reported.
+    if (!machine && status.work && work_offset_) machine = used_axes(*status.work, status.turned) + *work_offset_;
+    if (!machine) return;
+    machine_at_ = *machine * unit();
+    if (just_homed_) find_origin_after_homing(*machine_at_);
+    now_.position = profile_.surface(*machine_at_ - origin_);
+    if (std::exchange(just_homed_, false)) end_homing();
+    const bool off_bed = !profile_.turning && now_.position_sure && now_.placed_by_hand &&
+                         now_.activity == Activity::none && !profile_.bed().contains(*now_.position, off_bed_limit);
+    if (!off_bed) return;
+    forget_place();
+    const std::string place = fmt::format("{:.1f}, {:.1f}", now_.position->x, now_.position->y);
+    events_.push_back(event::Failed{Activity::none, {std::string(error::place_off_bed), {{"place", place}}, {}, 0}});
+}
+
+/// An override that nobody here asked for was turned at the machine itself.
+void RealtimeSession::handle_overrides(const reply::Status& status) {
+    now_.speed_trim = status.feed_override.value_or(now_.speed_trim);
+    now_.power_trim = status.power_override.value_or(now_.power_trim);
+    constexpr double taken_within = 1;  // s: what was asked for is reported by then
+    if (!status.power_override || now_.power_trim == asked_trim_.power || clock_ < trim_asked_at_ + taken_within)
+        return;
+    now_.power_at_board = asked_trim_.power = now_.power_trim;
+    if (streamer_ && streamer_->step() >= 0) now_.trims[streamer_->step()] = {now_.speed_trim, now_.power_trim};
 }
 
 /// Home is found when the head's place is known.
@@ -116,20 +141,25 @@ void RealtimeSession::handle_first_status() {
     send_realtime(soft_reset, "reset");
 }
 
-/// While a program runs every line that is neither report nor message is an answer; one that cannot be read may have
-/// been a refusal, and going on would leave a gap.
+/// Boards say this and that. It stops nothing: whether an answer is missing is seen when the controller rests.
 void RealtimeSession::handle_text(const std::string& text) {
-    if (!streamer_ || stopping_ != Stopping::no || text[0] == '[' || text[0] == '<' || text.back() == '>') return;
+    if (streamer_ && text[0] != '[' && text[0] != '<') ++now_.chatter;
+}
+
+/// It may have been a refusal, and going on would leave a gap; or a message that only looks like an answer.
+void RealtimeSession::handle_garbled(const std::string& text) {
+    handle_text(text);
     std::string readable = text;
     std::replace_if(
         readable.begin(), readable.end(), [](char c) { return c < ' ' || c > '~'; }, '.');
-    begin_stop(Error{std::string(error::garbled_answer), {{"text", readable}}, {}, 0});
+    drain({std::string(error::garbled_answer), {{"text", readable}}, {}, 0});
 }
 
 /// Two reports one after the other: a single one may itself be garbled.
-void RealtimeSession::compare_with_way() {
+void RealtimeSession::compare_with_route() {
     if (!streamer_ || stopping_ != Stopping::no || !now_.position) return;
-    const double off = streamer_->off_way(*now_.position);
+    if (const auto seen = streamer_->route().done_at(*now_.position)) done_seen_ = seen;
+    const double off = streamer_->route().distance(*now_.position);
     if (off < off_way_limit) {
         reports_off_way_ = 0;
     } else if (++reports_off_way_ == 1) {
@@ -139,18 +169,49 @@ void RealtimeSession::compare_with_way() {
     }
 }
 
-/// A second program on the port, or a digit garbled into M5, leaves a burn that is dark from there on: only what was
-/// done when the beam was last reported is sure then.
-void RealtimeSession::compare_beam(const reply::Status& status) {
-    if (!streamer_ || stopping_ != Stopping::no || now_.activity != Activity::burning || !status.has_accessories)
+/// Never more moves are answered and not done than the controller's queue holds: more than it ever held means that an
+/// answer came twice, and that its buffer is asked for more than it has. How many it holds differs from build to build
+/// and is learned from the first reports of a burn.
+void RealtimeSession::compare_queue() {
+    if (!streamer_ || stopping_ != Stopping::no || draining_ || !now_.position || now_.state != ControllerState::run)
         return;
-    const bool on = status.accessories.find_first_of("SC") != std::string::npos;
-    if (on || !streamer_->wants_beam() || status.state != ControllerState::run) {
+    constexpr int enough_reports = 20;
+    const bool learned = reports_of_queue_ >= enough_reports;
+    if (streamer_->queue_was_filled()) ++reports_of_queue_;
+    const int held = streamer_->route().held_beyond(*now_.position);
+    if (held <= most_held_) return;
+    most_held_ = held;
+    if (learned && held >= planner_blocks_) drain({std::string(error::stray_answer), {}, {}, 0});
+}
+
+/// A second program on the port, or a digit garbled into M5, leaves a burn that is dark from there on. A report names
+/// the beam only while it burns, so a dark one proves nothing by itself: it is held against how likely the program is
+/// lit at that place, and only a run of them that cannot be chance means that the beam is gone (Wald's sequential test,
+/// 1945, with odds fixed beforehand). A board that was never seen to tell its beam is not judged by it.
+void RealtimeSession::compare_beam(const reply::Status& status) {
+    if (!streamer_ || stopping_ != Stopping::no || now_.activity != Activity::burning || !now_.position) return;
+    const bool lit = looks_lit(status);
+    const bool tells = (tells_power_ && status.power) || (tells_beam_ && status.accessories);
+    if (lit || !tells) {
         done_lit_ = now_.done;
+        odds_of_dark_ = 1;
         return;
     }
+    if (status.state != ControllerState::run) return;
+    // A report is rounded, and its figures are some hundredths of a second apart.
+    constexpr double trust = 0.7, chance = 1e-6;
+    odds_of_dark_ *= 1 - trust * streamer_->route().likely_lit(*now_.position).value_or(0);
+    if (odds_of_dark_ > chance) return;
     now_.done = done_lit_;
     begin_stop(Error{std::string(error::beam_taken), {}, {}, 0});
+}
+
+bool RealtimeSession::looks_lit(const reply::Status& status) {
+    const bool powered = status.power.value_or(0) > 0;
+    const bool named = status.accessories && status.accessories->find_first_of("SC") != std::string::npos;
+    tells_power_ = tells_power_ || powered;
+    tells_beam_ = tells_beam_ || named;
+    return powered || named;
 }
 
 void RealtimeSession::handle_answer(std::optional<int> error_number) {
@@ -226,15 +287,25 @@ void RealtimeSession::handle_stream_answer(std::optional<int> error_number) {
         return;
     }
     now_.lines_done = streamer_->acknowledged();
-    now_.done = streamer_->done();
+    if (draining_) return;  // which line this answers is not sure
+    // An answer only says that a line was read. Where the head was seen bounds what is done.
+    const ProgramPlace seen = streamer_->route().known() ? done_seen_.value_or(ProgramPlace{}) : streamer_->done();
+    now_.done = std::max(now_.done, std::min(streamer_->done(), seen));
 }
 
 void RealtimeSession::handle_greeting(const std::string& version) {
     now_.version = version;
     now_.speed_trim = now_.power_trim = 100;
-    now_.accessories.clear();  // a controller that starts afresh has everything off
+    asked_trim_ = {};
+    now_.power_at_board.reset();
+    // A controller that starts afresh has everything off.
+    now_.accessories.clear();
+    now_.power = 0;
+    work_offset_.reset();
     open_.clear();
-    // A network module says hello for a machine that may be at work.
+    // It started by itself, or because its port was opened. A network module says hello, too, for a machine that may be
+    // at work.
+    restarted_ = restarted_ || (greeting_ != Greeting::resetting && greeting_ != Greeting::done);
     if (greeting_ == Greeting::waiting || greeting_ == Greeting::at_work) return send_realtime(status_request, nullptr);
     // A board may restart once more while it is asked.
     if (greeting_ != Greeting::done) return begin_reading_settings();
@@ -247,10 +318,15 @@ void RealtimeSession::handle_greeting(const std::string& version) {
         return;
     }
     streamer_.reset();
+    draining_.reset();
     queued_.clear();
     forget_place();
-    if (stopping_ != Stopping::no) return end_stop(false);
-    if (now_.activity != Activity::none) fail_activity({std::string(error::reset_by_itself), {}, {}, 0});
+    if (stopping_ == Stopping::no) return fail_activity({std::string(error::reset_by_itself), {}, {}, 0});
+    // It restarted while it was stopped: whether its beam is off the next report says.
+    came_to_rest_ = false;
+    stopping_ = Stopping::confirming;
+    stop_since_ = clock_;
+    send_realtime(status_request, nullptr);
 }
 
 void RealtimeSession::handle_alarm(int number) {
@@ -259,6 +335,7 @@ void RealtimeSession::handle_alarm(int number) {
     forget_place();
     came_to_rest_ = false;
     streamer_.reset();
+    draining_.reset();
     queued_.clear();
     open_.clear();
     // Alarm 3 is our own reset while moving: the stop goes on. 1 and 2 accept nothing before a reset.
@@ -284,7 +361,7 @@ void RealtimeSession::tick_greeting() {
     if (greeting_ == Greeting::waiting) {
         if (waited >= greeting_wait_ && clock_ - last_status_request_ >= 0.5) {
             // After a hard alarm a controller hears nothing but a reset.
-            const bool deaf = waited >= greeting_wait_ + greeting_patience / 2 && !heard_anything_;
+            const bool deaf = waited >= greeting_wait_ + deaf_after && !heard_anything_;
             send_realtime(deaf ? soft_reset : status_request, deaf ? "reset" : nullptr);
             last_status_request_ = clock_;
         }
@@ -299,21 +376,26 @@ void RealtimeSession::tick_greeting() {
     } else if (greeting_ == Greeting::resetting) {
         if (waited > reset_patience) begin_reading_settings();
     } else if (greeting_ == Greeting::settings) {
-        if (queued_.empty() && open_.empty() && now_.state != ControllerState::unknown) {
-            greeting_ = Greeting::done;
-            now_.activity = Activity::none;
-            // Where a round piece begins nobody but the maker can say.
-            now_.position_sure = now_.state != ControllerState::alarm && !slept_ && !profile_.turning;
-            // It counts from where it was switched on, and nothing says where that was.
-            now_.placed_by_hand = now_.position_sure && profile_.home == HomeCorner::none;
-            events_.push_back(event::Ready{});
-            announce();
-        } else if (waited > settings_patience) {
-            greeting_ = Greeting::failed;
-            fail_activity({std::string(error::speaks_otherwise), {}, {}, 0});
-        } else if (clock_ - last_status_request_ >= 0.5) {
-            send_realtime(status_request, nullptr);
-        }
+        tick_settings(waited);
+    }
+}
+
+/// Ready when the questions are answered and a report came after them: only then is it clear in which unit it speaks.
+void RealtimeSession::tick_settings(double waited) {
+    const bool answered = queued_.empty() && open_.empty() && last_status_ > last_line_;
+    const bool placed = machine_at_ || waited > place_patience;
+    if (answered && placed && now_.state != ControllerState::unknown) {
+        greeting_ = Greeting::done;
+        now_.activity = Activity::none;
+        settle_place();
+        events_.push_back(event::Ready{});
+        announce();
+    } else if (waited > settings_patience) {
+        greeting_ = Greeting::failed;
+        fail_activity({std::string(error::speaks_otherwise), {}, {}, 0});
+    } else if (const bool due = queued_.empty() && open_.empty() && last_status_request_ <= last_line_;
+               due || clock_ - last_status_request_ >= 0.5) {
+        send_realtime(status_request, nullptr);
     }
 }
 

@@ -2,6 +2,7 @@
 // What is asked of the session, and how it sends and stops; what it hears is in realtime_replies.cpp.
 #include "realtime_bytes.hpp"
 
+#include <chalkline/machine/contradictions.hpp>
 #include <chalkline/machine/realtime_session.hpp>
 
 #include <fmt/format.h>
@@ -22,9 +23,10 @@ std::string decimal(double value) {
 
 }  // namespace
 
-RealtimeSession::RealtimeSession(MachineProfile profile, double greeting_wait)
+RealtimeSession::RealtimeSession(MachineProfile profile, double greeting_wait, std::optional<RememberedPlace> before)
     : profile_(std::move(profile)),
       greeting_wait_(greeting_wait),
+      before_(std::move(before)),
       origin_(profile_.bed_origin()),
       receive_buffer_(profile_.receive_buffer),
       planner_blocks_(profile_.planner_blocks) {}
@@ -51,6 +53,7 @@ void RealtimeSession::tick(double now) {
     tick_greeting();
     tick_stopping();
     if (reset_expected_ && clock_ - reset_at_ > reset_patience) reset_expected_ = false;  // its greeting got lost
+    tick_draining();
     tick_lost_answer();
     tick_watchdog();
     // A homing controller answers nothing; asking would only pile up.
@@ -67,7 +70,12 @@ void RealtimeSession::closed(const std::string& reason, double now) {
     if (!now_.connected) return;
     now_.connected = false;
     now_.state = ControllerState::unknown;
+    // What it was sent it may still carry out by itself.
+    if (streamer_ && now_.remembered_place)
+        for (const geometry::Point place : streamer_->route().points())
+            now_.remembered_place->ahead.push_back(profile_.counted(place) + origin_);
     streamer_.reset();
+    draining_.reset();
     queued_.clear();
     open_.clear();
     realtime_.clear();
@@ -221,7 +229,7 @@ Result<void> RealtimeSession::set_profile(const MachineProfile& profile) {
         if (greeting_ == Greeting::done) send_realtime(status_request, nullptr);
     }
     // What was found after homing holds as long as the bed is the same.
-    if (!now_.placed_by_hand && (other_axis || other_bed)) origin_ = profile_.bed_origin();
+    if (!now_.placed_by_hand && (other_axis || other_bed)) origin_ = homed_origin(profile_.zero_at_home);
     // The head stands where it stood, and that is another place of the bed now.
     const std::optional<geometry::Point> was = now_.position;
     if (machine_at_) now_.position = profile_.surface(*machine_at_ - origin_);
@@ -263,7 +271,7 @@ void RealtimeSession::wake() {
 Result<void> RealtimeSession::write_setting(int number, double value) {
     if (greeting_ != Greeting::done) return fail(error::not_ready);
     if (now_.activity != Activity::none || stopping_ != Stopping::no) return fail(error::not_while_working);
-    queue_command(fmt::format("${}={:g}", number, value));
+    queue_command(fmt::format("${}={}", number, value));
     return {};
 }
 
@@ -302,6 +310,7 @@ Result<void> RealtimeSession::trim(int speed, int power) {
     if (!now_.connected || greeting_ != Greeting::done) return fail(error::not_ready);
     const Trim wanted{std::clamp(speed, least_trim, most_trim), std::clamp(power, least_trim, most_trim)};
     if (streamer_) now_.trims[streamer_->step()] = wanted;
+    now_.power_at_board.reset();
     send_trim(wanted);
     announce();
     return {};
@@ -321,6 +330,8 @@ void RealtimeSession::send_trim(Trim wanted) {
             send_realtime(static_cast<char>(ten_up + 3), nullptr);
         events_.push_back(event::Wire{true, fmt::format("{} {} %", shown, to)});
     };
+    asked_trim_ = wanted;
+    trim_asked_at_ = clock_;
     step(now_.speed_trim, wanted.speed, speed_ten_up, "speed override");
     step(now_.power_trim, wanted.power, power_ten_up, "power override");
 }
@@ -367,20 +378,26 @@ Result<void> RealtimeSession::require_free() const {
 Result<void> RealtimeSession::start(Activity activity, std::unique_ptr<LineSource> lines, const Trims& trims) {
     if (auto free = require_free(); !free) return free;
     if (!now_.position_sure || !now_.position) return fail(place_unknown(profile_));
+    if (auto agreed = require_no_contradiction(profile_, facts()); !agreed) return agreed;
     if (activity == Activity::burning) queue_command("$$");
     queue_command("$#");
     origin_tries_ = 0;
-    if (now_.speed_trim != 100 || now_.power_trim != 100) {
-        // At rest the way by 100 % harms nobody, and it is sure whatever was reported late.
-        send_realtime(speed_as_programmed, nullptr);
-        send_realtime(power_as_programmed, nullptr);
-        now_.speed_trim = now_.power_trim = 100;
-    }
+    // At rest the way by 100 % harms nobody, and it is sure whatever was reported late. What somebody turned down at
+    // the machine itself stays so.
+    if (now_.speed_trim != 100) send_realtime(speed_as_programmed, nullptr);
+    if (now_.power_trim != 100 && !now_.power_at_board) send_realtime(power_as_programmed, nullptr);
+    now_.speed_trim = 100;
+    now_.power_trim = now_.power_at_board.value_or(100);
+    asked_trim_ = {now_.speed_trim, now_.power_trim};
+    trim_asked_at_ = clock_;
     streamer_ = std::make_unique<Streamer>(std::move(lines), receive_buffer_, planner_blocks_);
     streamer_->begin_at(*now_.position);
-    reports_off_way_ = 0;
+    reports_off_way_ = most_held_ = reports_of_queue_ = 0;
+    odds_of_dark_ = 1;
+    done_seen_.reset();
+    draining_.reset();
     now_.activity = activity;
-    now_.lines_done = 0;
+    now_.lines_done = now_.chatter = 0;
     now_.done = now_.begun = done_lit_ = {};
     now_.step = -1;
     now_.trims = trims;
@@ -397,7 +414,8 @@ bool RealtimeSession::let_next_step_in() {
     if (streamer_->step() < 0)
         if (const auto early = now_.trims.extract(-1); !early.empty()) now_.trims[*step] = early.mapped();
     const auto found = now_.trims.find(*step);
-    const Trim wanted = found == now_.trims.end() ? Trim{} : found->second;
+    Trim wanted = found == now_.trims.end() ? Trim{} : found->second;
+    if (now_.power_at_board) wanted.power = std::min(wanted.power, *now_.power_at_board);
     if (wanted != Trim{now_.speed_trim, now_.power_trim}) {
         const bool drained =
             streamer_->open_bytes() == 0 && now_.state == ControllerState::idle && last_status_ > last_line_;
@@ -413,9 +431,13 @@ bool RealtimeSession::let_next_step_in() {
 /// differs, because the controller keeps it in memory that wears, and read back: a garbled digit in it would move the
 /// whole burn.
 void RealtimeSession::place_bed_origin() {
+    // Half of the last place that it states: a thousandth of a millimetre, or a ten-thousandth of an inch.
+    const double last_place = unit() == 1 ? 0.001 : 25.4e-4;
     const auto differs = [&](const char* name, geometry::Point wanted) {
         const auto found = offsets_.find(name);
-        return found == offsets_.end() || geometry::distance(found->second, wanted) > 0.0005;
+        if (found == offsets_.end()) return true;
+        const geometry::Point by = found->second - wanted;
+        return std::max(std::abs(by.x), std::abs(by.y)) > last_place / 2 + 1e-6;
     };
     const bool moved = differs("G54", origin_), shifted = offsets_.contains("G92") && differs("G92", {});
     if (!moved && !shifted) return;
@@ -424,7 +446,8 @@ void RealtimeSession::place_bed_origin() {
         streamer_.reset();
         return fail_activity({std::string(error::origin_not_taken), {}, {}, 0});
     }
-    if (moved) queue_command("G10L2P1X" + decimal(origin_.x) + profile_.y_letter() + decimal(origin_.y));
+    // Its own words for unit and distance: a start-up line of the maker's may have set others.
+    if (moved) queue_command("G21G90G10L2P1X" + decimal(origin_.x) + profile_.y_letter() + decimal(origin_.y));
     if (shifted) queue_command("G92.1");
     queue_command("$#");
 }
@@ -458,11 +481,56 @@ void RealtimeSession::forget_place() {
 
 /// Most builds count from −travel to 0; some put 0 where home is, and then count upwards from a near or left home.
 void RealtimeSession::find_origin_after_homing(geometry::Point machine) {
-    origin_ = profile_.bed_origin();
-    const bool left = profile_.home == HomeCorner::near_left || profile_.home == HomeCorner::far_left;
-    const bool near = profile_.home == HomeCorner::near_left || profile_.home == HomeCorner::near_right;
-    if (left && machine.x > -profile_.width / 2) origin_.x = 0;
-    if (near && machine.y > -profile_.depth / 2) origin_.y = 0;
+    const geometry::Point usual = homed_origin(false);
+    const bool zero =
+        (profile_.home_is_left() && machine.x > usual.x / 2) || (profile_.home_is_near() && machine.y > usual.y / 2);
+    if (profile_.home_is_left() || profile_.home_is_near()) now_.zero_at_home = zero;
+    origin_ = homed_origin(zero);
+}
+
+/// Machine coordinates of the bed's 0, 0 on a machine that found home. From a left or near home the bed begins there,
+/// however far the controller's travel goes beyond it.
+geometry::Point RealtimeSession::homed_origin(bool zero_at_home) const {
+    if (profile_.home == HomeCorner::none) return profile_.bed_origin();
+    geometry::Point origin{-profile_.width, -profile_.depth};
+    const auto travel = [this](int number, double bed) {
+        const auto stated = setting(number);
+        return stated && *stated > 0 ? *stated : bed;
+    };
+    if (profile_.home_is_left()) origin.x = zero_at_home ? 0 : -travel(130, profile_.width);
+    if (profile_.home_is_near()) origin.y = zero_at_home ? 0 : -travel(131, profile_.depth);
+    return origin;
+}
+
+/// What the controller says of its place when the conversation begins is believed only where it goes on from what was
+/// known: it did not restart, is not locked, and counts a place that the last one leads to. A board that was switched
+/// on meanwhile without home switches counts 0, 0, which therefore proves nothing.
+void RealtimeSession::settle_place() {
+    forget_place();
+    origin_ = homed_origin(profile_.zero_at_home);
+    const bool counts_from_start = profile_.home == HomeCorner::none && machine_at_ == geometry::Point{};
+    const bool continued = before_ && machine_at_ && !restarted_ && !slept_ && !counts_from_start &&
+                           now_.state == ControllerState::idle && !profile_.turning && before_->leads_to(*machine_at_);
+    if (continued) {
+        origin_ = before_->origin;
+        now_.position_sure = now_.place_continued = true;
+        now_.placed_by_hand = !before_->homed;
+    }
+    if (machine_at_) now_.position = profile_.surface(*machine_at_ - origin_);
+}
+
+/// Sends no more of the program until it is clear whether all that was sent was answered. A beam that burns on at rest
+/// allows no such pause.
+void RealtimeSession::drain(Error why) {
+    if (!streamer_ || stopping_ != Stopping::no || draining_) return;
+    if (streamer_->may_stand_lit()) return begin_stop(std::move(why));
+    draining_ = std::move(why);
+}
+
+/// All that was sent is answered and done: the program goes on.
+void RealtimeSession::tick_draining() {
+    if (!draining_ || !streamer_ || stopping_ != Stopping::no || streamer_->open_bytes() > 0) return;
+    if (now_.state == ControllerState::idle && last_status_ > last_line_) draining_.reset();
 }
 
 /// A controller that is idle has done all it got: an answer that is still open will not come any more.
@@ -479,7 +547,8 @@ void RealtimeSession::tick_lost_answer() {
         streamer_.reset();
         return fail_activity(lost);
     }
-    const auto end = streamer_->end_of_way();
+    if (draining_) return begin_stop(*draining_);
+    const auto end = streamer_->route().end();
     const bool arrived = end && now_.position && geometry::distance(*end, *now_.position) < 10 * limit_slack;
     // The head followed the program to its end: what got lost was an answer, not a line.
     if (!streamer_->all_sent() || !arrived) return begin_stop(lost);
@@ -507,6 +576,7 @@ void RealtimeSession::fail_activity(Error error) {
 void RealtimeSession::begin_stop(std::optional<Error> because) {
     if (stopping_ != Stopping::no) return;
     stop_because_ = std::move(because);
+    draining_.reset();
     came_to_rest_ = false;
     stop_since_ = clock_;
     queued_.clear();
@@ -577,7 +647,7 @@ void RealtimeSession::send_next() {
         events_.push_back(event::Wire{true, open_.back()});
         return;
     }
-    if (!streamer_) return;
+    if (!streamer_ || draining_) return;
     const std::size_t before = lines_out_.size();
     do
         streamer_->feed(lines_out_);
@@ -599,6 +669,11 @@ void RealtimeSession::send_realtime(char byte, const char* shown) {
 
 void RealtimeSession::announce() {
     if (const auto laser_mode = setting(32)) now_.laser_mode = *laser_mode != 0;
+    if (now_.connected) {
+        now_.remembered_place.reset();
+        if (now_.position_sure && machine_at_ && !profile_.turning)
+            now_.remembered_place = RememberedPlace{*machine_at_, origin_, !now_.placed_by_hand};
+    }
     if (!now_.settings || *now_.settings != settings_)
         now_.settings = std::make_shared<const std::map<int, double>>(settings_);
     events_.push_back(event::Changed{now_});

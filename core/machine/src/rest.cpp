@@ -89,6 +89,21 @@ Rest rest_of(const Program& program, ProgramPlace done) {
     return rest;
 }
 
+ProgramPlace done_at_rest(const Program& program, ProgramPlace done, ProgramPlace begun, geometry::Point head) {
+    constexpr double near = 0.02;  // mm: a report is rounded to thousandths, of an inch at worst
+    std::optional<ProgramPlace> found;
+    ProgramPlace before = done;
+    walk(program, [&](const Stretch& stretch) {
+        if (found || stretch.place <= done || stretch.place > begun) return;
+        if (geometry::distance(head, stretch.to) < near)
+            found = stretch.place;
+        else if (geometry::distance(head, geometry::nearest_on_line(head, stretch.from, stretch.to)) < near)
+            found = before;
+        before = stretch.place;
+    });
+    return found.value_or(done);
+}
+
 ProgramPlace backed_up(const Program& program, ProgramPlace done, double millimetres) {
     if (done.operation < 0 || millimetres <= 0) return done;
     struct Part {

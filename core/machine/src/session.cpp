@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/machine/line_session.hpp>
 #include <chalkline/machine/realtime_session.hpp>
+#include <chalkline/machine/route.hpp>
 
 #include <fmt/format.h>
 
@@ -10,9 +11,20 @@
 
 namespace chalkline::machine {
 
-std::unique_ptr<Session> make_session(const MachineProfile& profile, double greeting_wait) {
-    if (profile.dialect == Dialect::line_by_line) return std::make_unique<LineSession>(profile, greeting_wait);
-    return std::make_unique<RealtimeSession>(profile, greeting_wait);
+std::unique_ptr<Session> make_session(const MachineProfile& profile, double greeting_wait,
+                                      const std::optional<RememberedPlace>& before) {
+    if (profile.dialect == Dialect::line_by_line) return std::make_unique<LineSession>(profile, greeting_wait, before);
+    return std::make_unique<RealtimeSession>(profile, greeting_wait, before);
+}
+
+bool RememberedPlace::leads_to(geometry::Point machine_at) const {
+    geometry::Point from = machine;
+    double least = geometry::distance(machine_at, from);
+    for (const geometry::Point to : ahead) {
+        least = std::min(least, geometry::distance(machine_at, geometry::nearest_on_line(machine_at, from, to)));
+        from = to;
+    }
+    return least < Route::near;
 }
 
 std::string_view place_unknown(const MachineProfile& profile) {

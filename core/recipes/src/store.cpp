@@ -51,7 +51,12 @@ auto as_one_act(SQLite::Database& file, Work work) -> decltype(work()) {
 }
 
 Result<Recipe> recipe_of(Statement& row) {
-    auto recipe = recipe_from_json(row.getColumn("body").getString());
+    // A file of an earlier version that cannot be written has no checksums.
+    constexpr int sum_column = 4;
+    const std::string body = row.getColumn("body").getString();
+    const std::string sum = row.getColumnCount() > sum_column ? row.getColumn(sum_column).getString() : std::string();
+    if (!sum.empty() && sum != checksum_of(body)) return fail(error::store_failed, {{"reason", "checksum"}});
+    auto recipe = recipe_from_json(body);
     if (!recipe) return recipe;
     recipe->id = row.getColumn("id").getInt64();
     recipe->revision = row.getColumn("revision").getInt();
@@ -86,19 +91,34 @@ struct Store::Inside {
     }
 
     Result<Recipe> put(Recipe recipe, const std::string& now) {
+        if (recipe.id != 0) keep_unreadable(recipe.id, now);
         const auto before = recipe.id == 0 ? std::optional<Recipe>() : standing_or_none(recipe.id);
         if (before && before->revision != recipe.revision) return fail(error::changed_elsewhere);
         if (before && before->locked) return fail(error::locked);
         if (recipe.id == 0) recipe.id = file.next_number();
         recipe.revision = before ? before->revision + 1 : recipe.revision + 1;
         recipe.locked = false;
-        Statement row(db(), "INSERT OR REPLACE INTO recipe (id, revision, locked, body) VALUES (?, ?, 0, ?)");
+        Statement row(db(), "INSERT OR REPLACE INTO recipe (id, revision, locked, body, sum) VALUES (?, ?, 0, ?, ?)");
+        const std::string body = to_json(recipe);
         row.bind(1, recipe.id);
         row.bind(2, recipe.revision);
-        row.bind(3, to_json(recipe));
+        row.bind(3, body);
+        row.bind(4, checksum_of(body));
         row.exec();
         note(recipe, before ? "changed" : "made", now);
         return recipe;
+    }
+
+    /// What cannot be read goes to the history as it stands before another one takes its number.
+    void keep_unreadable(RecipeId id, const std::string& now) {
+        Statement row(db(), "SELECT * FROM recipe WHERE id = ?");
+        row.bind(1, id);
+        if (!row.executeStep() || recipe_of(row)) return;
+        Statement kept(db(), "INSERT INTO history (recipe, at, what, body) VALUES (?, ?, 'unreadable', ?)");
+        kept.bind(1, id);
+        kept.bind(2, now);
+        kept.bind(3, row.getColumn("body").getString());
+        kept.exec();
     }
 
     /// A recipe that cannot be read any more may be written over.

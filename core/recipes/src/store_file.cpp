@@ -7,6 +7,8 @@
 #include <unistd.h>
 
 #include <algorithm>
+#include <cstdint>
+#include <cstdio>
 #include <filesystem>
 #include <map>
 
@@ -17,12 +19,13 @@ namespace fs = std::filesystem;
 using SQLite::Database;
 using SQLite::Statement;
 
-constexpr int schema_version = 2;
+constexpr int schema_version = 3;
 constexpr int busy_wait = 2000;  // ms another Chalkline may hold the file
 constexpr std::size_t backups_kept = 14;
 
 constexpr const char* schema = R"(
-CREATE TABLE recipe  (id INTEGER PRIMARY KEY, revision INTEGER NOT NULL, locked INTEGER NOT NULL, body TEXT NOT NULL);
+CREATE TABLE recipe  (id INTEGER PRIMARY KEY, revision INTEGER NOT NULL, locked INTEGER NOT NULL, body TEXT NOT NULL,
+                      sum TEXT NOT NULL DEFAULT '');
 CREATE TABLE history (id INTEGER PRIMARY KEY, recipe INTEGER NOT NULL, at TEXT NOT NULL, what TEXT NOT NULL, body TEXT NOT NULL);
 CREATE INDEX history_of ON history (recipe);
 CREATE TABLE routine (name TEXT PRIMARY KEY, body TEXT NOT NULL, first INTEGER NOT NULL);
@@ -31,13 +34,11 @@ CREATE TABLE keeper  (word TEXT NOT NULL, ceiling REAL);
 CREATE TABLE counter (last INTEGER NOT NULL);
 INSERT INTO counter VALUES (0);
 CREATE TABLE card    (code TEXT PRIMARY KEY, body TEXT NOT NULL);
-PRAGMA user_version = 2;
+PRAGMA user_version = 3;
 )";
-/// Version 1 knew no swatch cards.
-constexpr const char* to_version_2 = R"(
-CREATE TABLE card    (code TEXT PRIMARY KEY, body TEXT NOT NULL);
-PRAGMA user_version = 2;
-)";
+/// Version 1 knew no swatch cards, version 2 no checksum of a recipe.
+constexpr const char* to_version_2 = "CREATE TABLE card (code TEXT PRIMARY KEY, body TEXT NOT NULL);";
+constexpr const char* to_version_3 = "ALTER TABLE recipe ADD COLUMN sum TEXT NOT NULL DEFAULT '';";
 
 bool says_damaged(const SQLite::Exception& problem) {
     return problem.getErrorCode() == SQLITE_CORRUPT || problem.getErrorCode() == SQLITE_NOTADB;
@@ -132,6 +133,13 @@ void back_up(Database& db, const fs::path& file, const std::string& today) {
     }
 }
 
+bool has_column(Database& db, const std::string& table, const std::string& column) {
+    Statement row(db, "SELECT 1 FROM pragma_table_info(?) WHERE name = ?");
+    row.bind(1, table);
+    row.bind(2, column);
+    return row.executeStep();
+}
+
 /// Puts the damaged file aside and a whole one in its place; what the damaged one still tells is taken over.
 std::unique_ptr<Database> mend(const fs::path& file, const std::string& today, std::vector<Notice>& notices) {
     const auto saved = salvage(file.string());
@@ -159,12 +167,45 @@ std::unique_ptr<Database> mend(const fs::path& file, const std::string& today, s
         row.bind(1, id);
         row.bind(2, kept.first);
         row.bind(3, kept.second);
-        taken += row.exec();
+        const int changed = row.exec();
+        taken += changed;
+        if (changed == 0 || !has_column(*db, "recipe", "sum")) continue;
+        Statement unsummed(*db, "UPDATE recipe SET sum = '' WHERE id = ?");
+        unsummed.bind(1, id);
+        unsummed.exec();
     }
     db->exec("UPDATE counter SET last = max(last, (SELECT ifnull(max(id), 0) FROM recipe))");
     Parameters said{{"aside", aside.filename().string()}, {"date", date}, {"count", std::to_string(taken)}};
     notices.push_back({std::string(date.empty() ? notice::salvaged : notice::restored), std::move(said), 1, 0});
     return db;
+}
+
+/// For what an earlier version kept, or was salvaged, without one.
+void add_checksums(Database& db) {
+    std::vector<std::pair<RecipeId, std::string>> bodies;
+    Statement row(db, "SELECT id, body FROM recipe WHERE sum = ''");
+    while (row.executeStep())
+        bodies.emplace_back(row.getColumn(0).getInt64(), row.getColumn(1).getString());
+    for (const auto& [id, body] : bodies) {
+        Statement change(db, "UPDATE recipe SET sum = ? WHERE id = ?");
+        change.bind(1, checksum_of(body));
+        change.bind(2, id);
+        change.exec();
+    }
+}
+
+/// Recipes that cannot be read are named; they stay where they are.
+void name_unreadable(StoreFile& file) {
+    Statement row(*file.db, "SELECT id, body, sum FROM recipe ORDER BY id");
+    while (row.executeStep()) {
+        const std::string body = row.getColumn(1).getString(), sum = row.getColumn(2).getString();
+        if (recipe_from_json(body) && (sum.empty() || sum == checksum_of(body))) continue;
+        file.notices.push_back(
+            {std::string(notice::unreadable),
+             {{"number", std::to_string(row.getColumn(0).getInt64())}, {"begins", body.substr(0, 60)}},
+             1,
+             0});
+    }
 }
 
 /// Brings the tables up to date; true when they were made now.
@@ -176,7 +217,13 @@ Result<bool> migrate(Database& db) {
     SQLite::Transaction act(db, SQLite::TransactionBehavior::IMMEDIATE);
     const int before = version();
     if (before == schema_version) return false;
-    db.exec(before == 0 ? schema : to_version_2);
+    if (before == 0) {
+        db.exec(schema);
+    } else {
+        if (before < 2) db.exec(to_version_2);
+        if (!has_column(db, "recipe", "sum")) db.exec(to_version_3);
+        db.exec("PRAGMA user_version = 3");
+    }
     act.commit();
     return before == 0;
 }
@@ -206,6 +253,16 @@ StoreFile without_writing(const std::string& path) {
 
 }  // namespace
 
+/// FNV-1a, 64 bits (G. Fowler, L. C. Noll, K.-P. Vo): a flipped bit on the disk shows.
+std::string checksum_of(std::string_view body) {
+    std::uint64_t sum = 14695981039346656037ULL;
+    for (const char c : body)
+        sum = (sum ^ static_cast<unsigned char>(c)) * 1099511628211ULL;
+    char text[17];
+    std::snprintf(text, sizeof text, "%016llx", static_cast<unsigned long long>(sum));
+    return text;
+}
+
 RecipeId StoreFile::next_number() {
     db->exec("UPDATE counter SET last = last + 1");
     return db->execAndGet("SELECT last FROM counter").getInt64();
@@ -233,6 +290,8 @@ Result<StoreFile> open_store_file(const std::string& path, const std::string& to
     const auto fresh = migrate(*file.db);
     if (!fresh) return fail(fresh.error().code, {}, path);
     file.fresh = *fresh;
+    add_checksums(*file.db);
+    name_unreadable(file);
     back_up(*file.db, path, today);
     return file;
 }

@@ -9,6 +9,7 @@
 
 #include <memory>
 #include <string>
+#include <string_view>
 #include <vector>
 
 namespace chalkline::recipes {
@@ -22,6 +23,9 @@ struct StoreFile {
     /// The next number nothing ever had. REQUIRES: inside a transaction.
     RecipeId next_number();
 };
+
+/// Of a recipe's JSON, 16 hexadecimal figures.
+std::string checksum_of(std::string_view body);
 
 /// Opens, checks, mends and backs up the file, as Store::open says. Throws SQLite::Exception on what is left.
 Result<StoreFile> open_store_file(const std::string& path, const std::string& today);

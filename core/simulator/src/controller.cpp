@@ -6,6 +6,7 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
+#include <array>
 #include <charconv>
 #include <utility>
 
@@ -79,10 +80,13 @@ std::string to_json(const Report& r) {
     return json.dump(2, ' ', false, nlohmann::ordered_json::error_handler_t::replace) + "\n";
 }
 
-Controller::Controller(machine::MachineProfile profile)
-    : profile_(std::move(profile)),
+Controller::Controller(machine::MachineProfile profile, Board board)
+    : profile_(driven_by(board, std::move(profile))),
+      board_(std::move(board)),
       settings_(factory_settings(profile_)),
       motion_({}, static_cast<std::size_t>(profile_.planner_blocks)) {
+    for (const auto& [number, value] : board_.settings)
+        settings_[number] = value;
     const bool homes = setting(22) != 0;
     // Switched on, a homing machine does not know where its head was left; others call that place 0, 0.
     motion_.set_at(homes ? geometry::Point{profile_.width * 0.3, profile_.depth * 0.4} : geometry::Point{});
@@ -141,7 +145,7 @@ bool Controller::within_reach(geometry::Point head, double rounding) const {
 // ---------------------------------------------------------------- link
 
 void Controller::receive(std::string_view bytes) {
-    if (!powered_) return;
+    if (!powered_ || booting_until_) return;
     // Ten bits a byte on the wire.
     const double each = 10.0 / profile_.baud;
     double at = incoming_.empty() ? now_ : std::max(now_, incoming_.back().at);
@@ -164,7 +168,10 @@ void Controller::reply(std::string_view line) {
     double at = outgoing_.empty() ? now_ : std::max(now_, outgoing_.back().at);
     for (const char c : line)
         outgoing_.push_back({at += each, c});
-    for (const char c : {'\r', '\n'})
+    static constexpr std::array<std::string_view, 3> ends{"\r\n", "\n", "\r"};
+    const auto which =
+        board_.line_end == LineEnd::mixed ? lines_said_++ % 3 : static_cast<std::size_t>(board_.line_end);
+    for (const char c : ends[which])
         outgoing_.push_back({at += each, c});
 }
 
@@ -273,6 +280,17 @@ void Controller::hit_limit_switch() {
     raise_alarm(1);
 }
 
+void Controller::turn_power_knob(int percent) {
+    power_override_ = std::clamp(percent, 10, 200);
+    apply_overrides();
+}
+
+void Controller::opened() {
+    if (!board_.restarts_on_open) return;
+    set_power(false);
+    set_power(true);
+}
+
 void Controller::set_power(bool on) {
     if (on == powered_) return;
     powered_ = on;
@@ -306,17 +324,14 @@ std::string Controller::status() {
     if (state_ == State::hold && !door_) text += hold_complete_ ? ":0" : ":1";
     const double scale = setting(13) != 0 ? 1 / 25.4 : 1;
     const bool as_machine = (static_cast<int>(setting(10)) & 1) != 0;
-    const geometry::Point shown = (as_machine ? machine_at() : machine_at() - offset()) * scale;
-    const auto standing = [&](double value) { return (as_machine ? value + standing_shift_ : value) * scale; };
-    if (profile_.rotary.axis != machine::RotaryAxis::fourth)
-        text += fmt::format("|{}:{:.3f},{:.3f},{:.3f}", as_machine ? "MPos" : "WPos", shown.x, shown.y, height_);
-    else
-        text += fmt::format("|{}:{:.3f},{:.3f},{:.3f},{:.3f}", as_machine ? "MPos" : "WPos", shown.x,
-                            wall_ ? standing(standing_) : shown.y, height_, wall_ ? shown.y : standing(standing_));
+    const geometry::Point shown = as_machine ? machine_at() : machine_at() - offset();
+    const double standing = as_machine ? standing_ + standing_shift_ : standing_;
+    text += std::string("|") + (as_machine ? "MPos:" : "WPos:") + places(shown, height_, standing);
     if ((static_cast<int>(setting(10)) & 2) != 0)
         text += fmt::format("|Bf:{},{}", static_cast<std::size_t>(profile_.planner_blocks) - motion_.queued(),
                             static_cast<std::size_t>(profile_.receive_buffer) - buffer_.size());
     text += fmt::format("|FS:{:.0f},{:.0f}", motion_.speed() * 60 * scale, beam_now_ * setting(30));
+    if (board_.three_figures) text += ",0";
     std::string pins;
     if (door_open_) pins += 'D';
     if (hold_switch_) pins += 'H';
@@ -325,32 +340,89 @@ std::string Controller::status() {
     const bool busy = state_ == State::run || state_ == State::jog || state_ == State::hold;
     if (--reports_to_offset_ <= 0) {
         reports_to_offset_ = busy ? 30 : 10;
-        const geometry::Point o = offset() * scale;
-        if (turns_fourth())
-            text += fmt::format("|WCO:{:.3f},0.000,0.000,{:.3f}", o.x, o.y);
-        else
-            text += fmt::format("|WCO:{:.3f},{:.3f},0.000", o.x, o.y);
+        text += "|WCO:" + places(offset(), 0, 0);
     } else if (--reports_to_overrides_ <= 0) {
         reports_to_overrides_ = busy ? 20 : 10;
         text += fmt::format("|Ov:{},{},{}", feed_override_, rapid_override_, power_override_);
         std::string on;
-        if (beam_ == BeamMode::constant) on += 'S';
-        if (beam_ == BeamMode::following) on += 'C';
+        if (beam_is_reported()) on += beam_ == BeamMode::constant ? 'S' : 'C';
         if (flood_) on += 'F';
         if (mist_) on += 'M';
         if (!on.empty()) text += "|A:" + on;
     }
+    for (const std::string& extra : board_.report_extras)
+        text += "|" + extra;
     return text + ">";
+}
+
+/// A place as this board writes it: all its axes, in the unit of its reports. `other`: of the axis that stands still
+/// while the planner moves X and one of Y and A.
+std::string Controller::places(geometry::Point used, double height, double other) const {
+    const double scale = setting(13) != 0 ? 1 / 25.4 : 1;
+    const bool fourth = profile_.rotary.axis == machine::RotaryAxis::fourth;
+    std::vector<double> axes{used.x, turns_fourth() ? other : used.y, height};
+    if (fourth) axes.push_back(turns_fourth() ? used.y : other);
+    axes.resize(std::max(axes.size(), static_cast<std::size_t>(board_.axes)), 0);
+    std::string text;
+    for (const double value : axes)
+        text += fmt::format("{}{:.{}f}", text.empty() ? "" : ",", value * scale, scale == 1 ? 3 : 4);
+    return text;
+}
+
+bool Controller::beam_is_reported() const {
+    switch (board_.beam_report) {
+        case BeamReport::lit:
+            return beam_now_ > 0;
+        case BeamReport::enabled:
+            return beam_ != BeamMode::off && power_word_ > 0 && state_ != State::idle;
+        case BeamReport::mode:
+            return beam_ != BeamMode::off;
+        case BeamReport::never:
+            break;
+    }
+    return false;
 }
 
 // ---------------------------------------------------------------- states
 
 void Controller::boot(bool power_on) {
     motion_.set_limits(axis_limits());
-    reply("");
-    reply("Grbl 1.1h ['$' for help]");
     if (power_on && setting(22) != 0) state_ = State::alarm;
-    if (state_ == State::alarm) reply("[MSG:'$H'|'$X' to unlock]");
+    fresh_start_ = power_on;
+    booting_until_.reset();
+    if (power_on && board_.boot_s > 0)
+        booting_until_ = now_ + board_.boot_s;
+    else
+        greet();
+}
+
+void Controller::greet() {
+    if (fresh_start_) {
+        for (int i = 0; i < board_.boot_noise; ++i)
+            outgoing_.push_back({now_, static_cast<char>(0x80 + i * 37 % 0x7f)});
+        for (const std::string& line : board_.boot_log)
+            reply(line);
+    }
+    reply("");
+    reply(board_.greeting);
+    if (state_ == State::alarm)
+        reply("[MSG:'$H'|'$X' to unlock]");
+    else
+        run_startup_lines();
+}
+
+/// Their words count from now on, as if they had been sent.
+void Controller::run_startup_lines() {
+    for (const std::string& line : board_.startup_lines) {
+        const int problem = apply_startup_line(line);
+        reply(">" + line + (problem == 0 ? ":ok" : ":error:" + std::to_string(problem)));
+    }
+}
+
+void Controller::say_chatter() {
+    if (board_.chatter.empty() || state_ != State::run || now_ < next_chatter_) return;
+    next_chatter_ = now_ + board_.chatter_every;
+    reply(board_.chatter[chatter_said_++ % board_.chatter.size()]);
 }
 
 void Controller::soft_reset() {
@@ -406,12 +478,14 @@ void Controller::start_homing() {
 void Controller::finish_homing() {
     const int mask = static_cast<int>(setting(23));
     const double pull = setting(27);
-    const geometry::Point machine{(mask & 1) != 0 ? -setting(130) + pull : -pull,
-                                  (mask & 2) != 0 ? -setting(131) + pull : -pull};
+    geometry::Point machine{(mask & 1) != 0 ? -setting(130) + pull : -pull,
+                            (mask & 2) != 0 ? -setting(131) + pull : -pull};
+    if (board_.origin_forced) machine = {};
     motion_.set_at({(mask & 1) != 0 ? pull : profile_.width - pull, (mask & 2) != 0 ? pull : profile_.depth - pull});
     shift_ = machine - motion_.at();
     homing_left_ = 0;
     state_ = State::idle;
+    run_startup_lines();
     reply("ok");
 }
 
@@ -419,10 +493,15 @@ bool Controller::limits_exceeded(geometry::Point target) const {
     constexpr double rounding = 0.0005;
     const geometry::Point machine = target + shift_;
     if (setting(22) == 0) return !within_reach(target, rounding);
-    const bool beyond_x = machine.x < -setting(130) - rounding || machine.x > rounding;
+    const int mask = static_cast<int>(setting(23));
+    // Counted from home, the travel lies on the side that home is not on.
+    const auto beyond = [&](double at, double travel, bool home_at_least) {
+        const double least = board_.origin_forced && home_at_least ? 0 : -travel;
+        return at < least - rounding || at > least + travel + rounding;
+    };
     // A controller that knows of no rotary goes by the travel of the axis it was plugged into.
-    const bool beyond_y = !turns_fourth() && (machine.y < -setting(131) - rounding || machine.y > rounding);
-    return beyond_x || beyond_y;
+    return beyond(machine.x, setting(130), (mask & 1) != 0) ||
+           (!turns_fourth() && beyond(machine.y, setting(131), (mask & 2) != 0));
 }
 
 bool Controller::at_rest() const {
@@ -446,9 +525,15 @@ void Controller::advance(double seconds) {
         now_ += dt;
         report_.virtual_s = now_;
         if (!powered_) continue;
+        if (booting_until_) {
+            if (now_ < *booting_until_) continue;
+            booting_until_.reset();
+            greet();
+        }
         arrive();
         work();
         move(dt);
+        say_chatter();
     }
 }
 

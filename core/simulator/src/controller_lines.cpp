@@ -19,6 +19,37 @@ constexpr int expected_letter = 1, bad_number = 2, bad_system_command = 3, homin
               repeated_word = 25, no_axis_words = 26, bad_target = 33, no_arc_offsets = 35, value_missing = 28;
 constexpr std::size_t longest_line = 79;
 
+/// As builds that describe their settings do it.
+std::string description_of(int number) {
+    static const std::map<int, const char*> words{{0, "step pulse, usec"},
+                                                  {1, "step idle delay, msec"},
+                                                  {10, "status report mask:00000001"},
+                                                  {11, "junction deviation, mm"},
+                                                  {13, "report inches, bool"},
+                                                  {20, "soft limits, bool"},
+                                                  {22, "homing cycle, bool"},
+                                                  {23, "homing dir invert mask:00000011"},
+                                                  {27, "homing pull-off, mm"},
+                                                  {30, "rpm max"},
+                                                  {31, "rpm min"},
+                                                  {32, "laser, bool"},
+                                                  {110, "x max rate, mm/min"},
+                                                  {120, "x accel, mm/sec^2"},
+                                                  {130, "x max travel, mm"}};
+    const auto found = words.find(number);
+    return std::string(" (") + (found == words.end() ? "set=1; see manual" : found->second) + ")";
+}
+
+std::string filled_in(std::string text, const machine::MachineProfile& profile) {
+    const auto put = [&](std::string_view mark, int value) {
+        if (const auto at = text.find(mark); at != std::string::npos)
+            text.replace(at, mark.size(), std::to_string(value));
+    };
+    put("{blocks}", profile.planner_blocks);
+    put("{buffer}", profile.receive_buffer);
+    return text;
+}
+
 }  // namespace
 
 /// One block of G-code taken apart.
@@ -120,8 +151,15 @@ bool Controller::system_line(const std::string& line) {
     const bool resting = state_ == State::idle || state_ == State::alarm;
     if (line.starts_with("$J=")) return jog_line(line);
     if (!motion_.empty()) return state_ == State::alarm;  // all others wait until the head stands
-    if (line == "$" || line == "$N") {
-        reply(line == "$" ? "[HLP:$$ $# $G $I $N $x=val $J=line $SLP $C $X $H ~ ! ? ctrl-x]" : "$N0=");
+    if (line == "$") {
+        reply("[HLP:$$ $# $G $I $N $x=val $J=line $SLP $C $X $H ~ ! ? ctrl-x]");
+    } else if (line == "$N") {
+        for (std::size_t i = 0; i < 2; ++i)
+            reply(fmt::format("$N{}={}", i, i < board_.startup_lines.size() ? board_.startup_lines[i] : ""));
+    } else if (line.starts_with("$N0=") || line.starts_with("$N1=")) {
+        const std::size_t which = line[2] == '1' ? 1 : 0;
+        board_.startup_lines.resize(std::max(board_.startup_lines.size(), which + 1));
+        board_.startup_lines[which] = line.substr(4);
     } else if (line == "$$") {
         print_settings();
     } else if (line == "$#") {
@@ -137,8 +175,8 @@ bool Controller::system_line(const std::string& line) {
                                   : 9,
                           feed_, power_word_));
     } else if (line == "$I") {
-        reply("[VER:1.1h.simulated:]");
-        reply(fmt::format("[OPT:VL,{},{}]", profile_.planner_blocks - 1, profile_.receive_buffer));
+        for (const std::string& info : board_.build_info)
+            reply(filled_in(info, profile_));
     } else if (line == "$X") {
         if (state_ == State::alarm) {
             reply("[MSG:Caution: Unlocked]");
@@ -193,19 +231,22 @@ void Controller::print_settings() {
     for (const auto& [number, value] : settings_) {
         const bool decimal =
             number == 11 || number == 12 || number == 27 || number >= 100 || number == 24 || number == 25;
-        reply(fmt::format(fmt::runtime(decimal ? "${}={:.3f}" : "${}={:.0f}"), number, value));
+        std::string text = fmt::format(fmt::runtime(decimal ? "{:.3f}" : "{:.0f}"), value);
+        if (board_.setting_style == SettingStyle::decimal) text = fmt::format("{:.3f}", value);
+        if (board_.setting_style == SettingStyle::terse) {
+            text = fmt::format("{:g}", value);
+            text = text.starts_with("0.") ? text.substr(1) : "+" + text;
+        }
+        if (board_.setting_style == SettingStyle::described) text += description_of(number);
+        reply(fmt::format("${}={}", number, text));
     }
 }
 
 void Controller::print_offsets() {
-    const auto offset = [this](const char* name, Point at) {
-        const std::string place = turns_fourth() ? fmt::format("{:.3f},0.000,0.000,{:.3f}", at.x, at.y)
-                                                 : fmt::format("{:.3f},{:.3f},0.000", at.x, at.y);
-        reply(fmt::format("[{}:{}]", name, place));
-    };
+    const auto offset = [this](const char* name, Point at) { reply(fmt::format("[{}:{}]", name, places(at, 0, 0))); };
     offset("G54", g54_);
     for (const char* name : {"G55", "G56", "G57", "G58", "G59", "G28", "G30"})
-        reply(fmt::format("[{}:0.000,0.000,0.000]", name));
+        offset(name, {});
     offset("G92", g92_);
 }
 
@@ -374,6 +415,11 @@ int Controller::apply(const Words& words, bool jog) {
     return problem;
 }
 
+int Controller::apply_startup_line(const std::string& line) {
+    const Words words(line);
+    return words.problem != 0 ? words.problem : apply(words, false);
+}
+
 int Controller::apply_offset(const Words& words) {
     const auto x = words.value('X'), y = words.value(turns_fourth() ? 'A' : 'Y');
     const bool whole = std::find(words.g.begin(), words.g.end(), 920) != words.g.end();
@@ -411,7 +457,7 @@ void Controller::apply_probe(const Words& words) {
     const bool touched = height_ <= -piece_depth_;
     if (touched) height_ = -piece_depth_;
     const Point at = machine_at();
-    reply(fmt::format("[PRB:{:.3f},{:.3f},{:.3f}:{}]", at.x, at.y, height_, touched ? 1 : 0));
+    reply(fmt::format("[PRB:{}:{}]", places(at, height_, 0), touched ? 1 : 0));
     if (!touched) raise_alarm(5);
 }
 

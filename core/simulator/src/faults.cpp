@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <array>
+#include <cstdlib>
 #include <limits>
 #include <utility>
 
@@ -12,10 +13,11 @@ namespace chalkline::simulator {
 namespace {
 
 using Kind = Fault::Kind;
-constexpr std::array<std::pair<Kind, std::string_view>, 13> names{{{Kind::garble_line, "garble-line"},
+constexpr std::array<std::pair<Kind, std::string_view>, 15> names{{{Kind::garble_line, "garble-line"},
                                                                    {Kind::lose_line_byte, "lose-line-byte"},
                                                                    {Kind::garble_answer, "garble-answer"},
                                                                    {Kind::lose_answer, "lose-answer"},
+                                                                   {Kind::double_answer, "double-answer"},
                                                                    {Kind::delay, "delay"},
                                                                    {Kind::pull_cable, "pull-cable"},
                                                                    {Kind::foreign_line, "foreign-line"},
@@ -24,7 +26,8 @@ constexpr std::array<std::pair<Kind, std::string_view>, 13> names{{{Kind::garble
                                                                    {Kind::limit_switch, "limit-switch"},
                                                                    {Kind::open_door, "open-door"},
                                                                    {Kind::press_hold, "press-hold"},
-                                                                   {Kind::change_setting, "change-setting"}}};
+                                                                   {Kind::change_setting, "change-setting"},
+                                                                   {Kind::turn_knob, "turn-knob"}}};
 
 bool is_digit(char c) {
     return c >= '0' && c <= '9';
@@ -116,6 +119,7 @@ void FaultyDevice::begin(const Fault& fault) {
             return;
         case Kind::garble_answer:
         case Kind::lose_answer:
+        case Kind::double_answer:
             on_the_way_out_ = &fault;
             return;
         case Kind::delay:
@@ -144,6 +148,8 @@ void FaultyDevice::begin(const Fault& fault) {
             return controller_.set_hold_switch(true);
         case Kind::change_setting:
             return controller_.change_setting(fault.text);
+        case Kind::turn_knob:
+            return controller_.turn_power_knob(std::atoi(fault.text.c_str()));
     }
 }
 
@@ -162,20 +168,25 @@ void FaultyDevice::end_what_is_over() {
 
 void FaultyDevice::damage_answer(std::string& line) {
     const bool ok = line.starts_with("ok");
-    if (!on_the_way_out_ || (on_the_way_out_->kind == Kind::lose_answer && !ok) || line.size() < 3 || line[0] == '<')
-        return;
+    const bool of_ok = on_the_way_out_ && on_the_way_out_->kind != Kind::garble_answer;
+    const std::size_t text = std::min(line.find_first_of("\r\n"), line.size());
+    if (!on_the_way_out_ || (of_ok && !ok) || text == 0 || line[0] == '<') return;
     const Fault& fault = *std::exchange(on_the_way_out_, nullptr);
     if (fault.kind == Kind::lose_answer)
         line.clear();
+    else if (fault.kind == Kind::double_answer)
+        line += line;
     else
-        line[fault.seed % (line.size() - 2)] ^= 0x20;
+        line[fault.seed % text] ^= 0x20;
 }
 
 std::string FaultyDevice::take_output() {
     std::string leaving;
     for (const char byte : device_.take_output()) {
         answer_ += byte;
-        if (byte != '\n') continue;
+        // Boards that end their lines with a carriage return send nothing behind it.
+        const bool ends = byte == '\n' || (byte == '\r' && controller_.board().line_end != LineEnd::crlf);
+        if (!ends) continue;
         damage_answer(answer_);
         leaving += std::exchange(answer_, {});
     }

@@ -3,7 +3,9 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
 #include <cstdio>
+#include <cstdlib>
 #include <utility>
 
 namespace chalkline::simulator {
@@ -26,18 +28,48 @@ std::string in_its_words(std::string line) {
 
 LineBoard::LineBoard(Controller& inner) : inner_(inner) {
     inner_.load_settings("20=0\n32=1\n");
+    start();
+}
+
+/// Where it is switched on it counts from 0, 0.
+void LineBoard::start() {
     pass("$X");
     origin_ = inner_.head();
     out_ = greeting();
+    incoming_.clear();
+    waiting_ = Waiting::nothing;
+    last_number_ = 0;
+    halted_ = false;
+}
+
+void LineBoard::opened() {
+    if (!inner_.board().restarts_on_open) return;
+    inner_.opened();
+    answers_owed_ = 0;
+    from_inner_.clear();
+    start();
+}
+
+void LineBoard::halt(std::string_view words) {
+    say(words);
+    halted_ = true;
+    inner_.receive(std::string(1, reset));
 }
 
 void LineBoard::receive(std::string_view bytes) {
-    incoming_ += bytes;
+    if (!halted_) incoming_ += bytes;
 }
 
 void LineBoard::advance(double seconds) {
     inner_.advance(seconds);
     read_answers();
+    if (halted_) return;
+    constexpr double busy_every = 2;  // s
+    if (waiting_ == Waiting::nothing) next_busy_ = inner_.now() + busy_every;
+    if (inner_.board().line.keeps_busy && inner_.now() >= next_busy_) {
+        next_busy_ += busy_every;
+        say("echo:busy: processing");
+    }
     if (waiting_ == Waiting::standstill && inner_.at_rest()) done();
     if (waiting_ == Waiting::home && answers_owed_ == 0 && inner_.at_rest()) done();
     if (waiting_ == Waiting::stopped && inner_.at_rest() && answers_owed_ == 0) done();
@@ -46,7 +78,29 @@ void LineBoard::advance(double seconds) {
     std::string line = incoming_.substr(0, end);
     incoming_.erase(0, end + 1);
     if (line.ends_with('\r')) line.pop_back();
-    begin(line);
+    if (take_number(line) && !answer_itself(line)) begin(line);
+}
+
+/// Takes number and checksum off a line; false when it has to come again.
+bool LineBoard::take_number(std::string& line) {
+    const auto star = line.rfind('*');
+    if (!inner_.board().line.numbers || (!line.starts_with('N') && star == std::string::npos)) return true;
+    int sum = 0;
+    for (std::size_t i = 0; i < std::min(star, line.size()); ++i)
+        sum ^= static_cast<unsigned char>(line[i]);
+    const int number = std::atoi(line.c_str() + 1);
+    const bool whole = line.starts_with('N') && star != std::string::npos && std::atoi(line.c_str() + star + 1) == sum;
+    if (!whole || number != last_number_ + 1) {
+        say(fmt::format("Error:{}, Last Line: {}",
+                        whole ? "Line Number is not Last Line Number+1" : "checksum mismatch", last_number_));
+        say(fmt::format("Resend: {}", last_number_ + 1));
+        done();
+        return false;
+    }
+    last_number_ = number;
+    line = line.substr(0, star);
+    line.erase(0, std::min(line.size(), line.find(' ') + 1));
+    return true;
 }
 
 void LineBoard::read_answers() {
@@ -61,14 +115,39 @@ void LineBoard::read_answers() {
     }
 }
 
+/// What the motion part has no word for. True when that was all.
+bool LineBoard::answer_itself(const std::string& line) {
+    const LineHabits& habits = inner_.board().line;
+    if (begins(line, "M110") || begins(line, "M84")) {
+        if (begins(line, "M110")) last_number_ = 0;
+        done();
+        return true;
+    }
+    if (line.starts_with('N')) {
+        say("echo:Unknown command: \"" + line + "\"");
+        done();
+        return true;
+    }
+    if (begins(line, "M115")) {
+        say(habits.firmware);
+        for (const std::string& capability : habits.capabilities)
+            say(capability);
+        done();
+        return true;
+    }
+    if (begins(line, "M211")) {
+        say(fmt::format("echo:Soft endstops: On  Min: X0.00 Y0.00 Z0.00   Max: X{:.2f} Y{:.2f} Z50.00",
+                        inner_.profile().width, inner_.profile().depth));
+        done();
+        return true;
+    }
+    return false;
+}
+
 void LineBoard::begin(const std::string& line) {
     if (line.empty()) return;
-    if (begins(line, "M115")) {
-        say("FIRMWARE_NAME:Lineboard 1 PROTOCOL_VERSION:1.0 MACHINE_TYPE:simulated");
-        return done();
-    }
     if (begins(line, "M114")) {
-        const geometry::Point at = inner_.head() - origin_;
+        const geometry::Point at = inner_.planned() - origin_;  // it tells where its plan ends
         const bool turns = inner_.second_axis() == 'A';
         const std::string turned = turns ? fmt::format(" A:{:.3f}", at.y) : "";
         say(fmt::format("X:{:.3f} Y:{:.3f} Z:{:.3f}{} E:0.00 Count X:0 Y:0 Z:0", at.x, turns ? 0 : at.y,
@@ -77,8 +156,6 @@ void LineBoard::begin(const std::string& line) {
     }
     if (begins(line, "M400")) {
         waiting_ = Waiting::standstill;
-    } else if (begins(line, "M84")) {
-        done();
     } else if (begins(line, "M410")) {
         // What was planned is dropped; the motion part forgets nothing but its plan.
         inner_.receive("!");
@@ -99,7 +176,12 @@ void LineBoard::begin(const std::string& line) {
         pass(fmt::format("G10L20P1X{:.3f}{}{:.3f}", x, letter, y));
         waiting_ = Waiting::answer;
     } else {
-        pass(in_its_words(line));
+        std::string words = in_its_words(line);
+        // Boards without power in their moves take its word for nothing.
+        if (const auto s = words.find(" S"); !inner_.board().line.inline_power && s != std::string::npos)
+            words.erase(s,
+                        words.find(' ', s + 1) == std::string::npos ? std::string::npos : words.find(' ', s + 1) - s);
+        pass(words);
         waiting_ = Waiting::answer;
     }
 }
@@ -116,7 +198,7 @@ void LineBoard::say(std::string_view text) {
 
 void LineBoard::done() {
     waiting_ = Waiting::nothing;
-    say("ok");
+    say(inner_.board().line.ok);
 }
 
 std::string LineBoard::take_output() {

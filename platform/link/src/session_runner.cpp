@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/link/darken.hpp>
 #include <chalkline/link/session_runner.hpp>
 
 #include <asio.hpp>
@@ -27,8 +28,13 @@ double seconds_now() {
 
 class SessionRunner::Worker {
  public:
-    Worker(Address address, machine::MachineProfile profile, Listener listener)
-        : address_(std::move(address)), profile_(std::move(profile)), listener_(std::move(listener)), timer_(io_) {
+    Worker(Address address, machine::MachineProfile profile, Listener listener,
+           std::optional<machine::RememberedPlace> before)
+        : address_(std::move(address)),
+          profile_(std::move(profile)),
+          listener_(std::move(listener)),
+          before_(std::move(before)),
+          timer_(io_) {
         thread_ = std::thread([this] { run(); });
     }
 
@@ -73,7 +79,8 @@ class SessionRunner::Worker {
             if (!is_pseudo_terminal(*descriptor)) greeting_wait = board_restart;
             stream_.emplace<Serial>(io_, *descriptor);
         }
-        session_ = machine::make_session(profile_, greeting_wait);
+        with_stream([this](auto& stream) { darkened_.emplace(stream.native_handle(), profile_.dialect); });
+        session_ = machine::make_session(profile_, greeting_wait, before_);
         return {};
     }
 
@@ -163,6 +170,7 @@ class SessionRunner::Worker {
 
     void shut() {
         closed_ = true;
+        darkened_.reset();
         with_stream([](auto& stream) {
             std::error_code ignored;
             stream.close(ignored);
@@ -172,9 +180,11 @@ class SessionRunner::Worker {
     Address address_;
     machine::MachineProfile profile_;
     Listener listener_;
+    std::optional<machine::RememberedPlace> before_;
     asio::io_context io_;
     asio::steady_timer timer_;
     std::variant<std::monostate, Serial, Socket> stream_;
+    std::optional<DarkenedOnFault> darkened_;
     std::unique_ptr<machine::Session> session_;
     std::array<char, 4096> incoming_{};
     std::string outgoing_;
@@ -183,8 +193,10 @@ class SessionRunner::Worker {
     std::thread thread_;
 };
 
-SessionRunner::SessionRunner(Address address, machine::MachineProfile profile, Listener listener)
-    : worker_(std::make_unique<Worker>(std::move(address), std::move(profile), std::move(listener))) {}
+SessionRunner::SessionRunner(Address address, machine::MachineProfile profile, Listener listener,
+                             std::optional<machine::RememberedPlace> before)
+    : worker_(
+          std::make_unique<Worker>(std::move(address), std::move(profile), std::move(listener), std::move(before))) {}
 
 SessionRunner::~SessionRunner() = default;
 

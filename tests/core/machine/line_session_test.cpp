@@ -131,7 +131,7 @@ TEST_CASE("line by line: a board that falls silent or goes away is said, nothing
     CHECK_FALSE(board.session->snapshot().connected);
     LineSession nobody(profile_of_board(), 0.1);
     nobody.opened(0);
-    for (double t = 0; t < 6; t += 0.1)
+    for (double t = 0; t < 9; t += 0.1)
         nobody.tick(t);
     const auto events = nobody.take_events();
     REQUIRE(std::holds_alternative<event::Failed>(events[events.size() - 2]));

@@ -47,7 +47,7 @@ TEST_CASE("the work offset is written once, not before every burn") {
     burn(vm, 20);
     burn(vm, 30);
     const auto lines = sent_lines(vm);
-    CHECK(std::count(lines.begin(), lines.end(), "G10L2P1X-400.000Y-300.000") == 1);
+    CHECK(std::count(lines.begin(), lines.end(), "G21G90G10L2P1X-400.000Y-300.000") == 1);
     CHECK(vm.controller.report().beam_on_mm == Approx(4 * (10 + 20 + 30)).margin(0.01));
 }
 

@@ -132,13 +132,15 @@ TEST_CASE("builds that put 0 where home is lead to the same bed") {
     };
     for (const char* line :
          {"Grbl 1.1h ['$' for help]\r\n", "<Alarm|MPos:0.000,0.000,0.000|FS:0,0>\r\n", "Grbl 1.1h ['$' for help]\r\n",
-          "ok\r\n", "$22=1\r\n$23=3\r\n$130=400\r\n$131=300\r\nok\r\n", "ok\r\n"})
+          "ok\r\n", "$22=1\r\n$23=3\r\n$130=400\r\n$131=300\r\nok\r\n", "ok\r\n",
+          "<Alarm|MPos:0.000,0.000,0.000|FS:0,0>\r\n"})
         say(line);
     session.tick(now += 0.1);
     REQUIRE(session.home());
     say("ok\r\n");
     say("<Idle|MPos:1.000,1.000,0.000|FS:0,0>\r\n");
     CHECK(session.snapshot().position == Point{1, 1});
+    CHECK(session.snapshot().zero_at_home == true);
     say("<Idle|MPos:31.000,21.000,0.000|FS:0,0>\r\n");
     CHECK(session.snapshot().position == Point{31, 21});
     // Another figure of the same machine moves no bed.

@@ -51,10 +51,14 @@ TEST_CASE("a fresh controller is locked, finding home makes it ready in bed coor
     CHECK(vm.controller.head() == geometry::Point{1, 1});
 }
 
-TEST_CASE("a machine without switches starts where it stands") {
+TEST_CASE("a machine without switches burns where somebody said its head stands, never by a guess") {
     MachineProfile profile;
     profile.home = HomeCorner::none;
     VirtualMachine vm(profile);
+    REQUIRE(vm.run_until([&] { return vm.last<event::Ready>() != nullptr; }, 5));
+    CHECK_FALSE(vm.session.snapshot().position_sure);
+    CHECK_FALSE(vm.session.snapshot().placed_by_hand);
+    CHECK(vm.session.burn(source(long_program(1))).error().code == machine::error::position_unknown);
     vm.make_ready();
     CHECK(vm.session.snapshot().state == ControllerState::idle);
     CHECK(vm.session.home().error().code == machine::error::no_homing);
@@ -214,7 +218,7 @@ TEST_CASE("without laser mode or with another full power nothing is burned") {
 TEST_CASE("a silent port and a stranger on it are told apart") {
     RealtimeSession silent({}, 0.3);
     silent.opened(0);
-    for (double t = 0; t < 6; t += 0.05)
+    for (double t = 0; t < 9; t += 0.05)
         silent.tick(t);
     auto events = silent.take_events();
     REQUIRE(find_event<event::Failed>(events));
@@ -222,7 +226,7 @@ TEST_CASE("a silent port and a stranger on it are told apart") {
 
     RealtimeSession stranger({}, 0.3);
     stranger.opened(0);
-    for (double t = 0; t < 6; t += 0.05) {
+    for (double t = 0; t < 9; t += 0.05) {
         stranger.received("$GPGGA,123519,4807.038,N\r\n", t);
         stranger.tick(t);
     }

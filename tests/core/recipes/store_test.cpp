@@ -11,6 +11,7 @@
 #include <unistd.h>
 
 #include <csignal>
+#include <cstdio>
 #include <cstdlib>
 #include <filesystem>
 #include <functional>
@@ -41,6 +42,20 @@ Recipe sample(const std::string& note = {}) {
     Recipe recipe = starting_points({"Bench laser", {}}).front();
     recipe.note = note;
     return recipe;
+}
+
+/// Works on the file behind the store's back, as a faulty disk or another program does. What a query gives, if
+/// anything.
+std::string sql(const Place& place, const std::string& text) {
+    const std::string command =
+        "python3 -c \"import sqlite3, sys; file = sqlite3.connect(sys.argv[1]); "
+        "print(*[row[0] for row in file.execute(sys.argv[2])], end=''); file.commit()\" '" +
+        place.file() + "' \"" + text + "\"";
+    FILE* pipe = ::popen(command.c_str(), "r");
+    char answer[64] = {};
+    const std::size_t count = std::fread(answer, 1, sizeof answer - 1, pipe);
+    REQUIRE(::pclose(pipe) == 0);
+    return std::string(answer, count);
 }
 
 /// Runs `work` in a process of its own; what it returns, or −signal.
@@ -236,6 +251,45 @@ TEST_CASE("a damaged file is put aside, the newest good backup taken, and what c
         CHECK(store.notices()[0].code == notice::salvaged);
         CHECK(store.put(sample(), now));
     }
+}
+
+TEST_CASE("a recipe that is not what was written is named, stays in the file, and is not shown as if it were good") {
+    const Place place;
+    const Recipe good = place.open().put(sample("good"), now).value();
+    const Recipe spoilt = place.open().put(sample("spoilt"), now).value();
+    const Recipe broken = place.open().put(sample("broken"), now).value();
+    // One figure is another one, and one text is no JSON any more.
+    sql(place, "UPDATE recipe SET body = replace(body, 'spoilt', 'spoi1t') WHERE id = " + std::to_string(spoilt.id));
+    sql(place, "UPDATE recipe SET body = '{' || substr(body, 9) WHERE id = " + std::to_string(broken.id));
+    {
+        Store store = place.open();
+        REQUIRE(store.notices().size() == 2);
+        for (const auto& [notice, id] : {std::pair{store.notices()[0], spoilt.id}, {store.notices()[1], broken.id}}) {
+            CHECK(notice.code == notice::unreadable);
+            CHECK(notice.parameters[0].second == std::to_string(id));
+        }
+        CHECK(store.recipes().value() == std::vector{good});
+        // Put again with its number, what stood there is kept in the history of the file.
+        Recipe again = spoilt;
+        CHECK(store.put(again, now));
+        CHECK(store.recipes()->size() == 2);
+    }
+    CHECK(sql(place, "SELECT count(*) FROM history WHERE what = 'unreadable' AND body LIKE '%spoi1t%'") == "1");
+    CHECK(place.open().notices().size() == 1);  // the broken one is still there
+}
+
+TEST_CASE("recipes of the version before get their checksums, and are what they were") {
+    const Place place;
+    const Recipe kept = place.open().put(sample("old"), now).value();
+    sql(place, "ALTER TABLE recipe DROP COLUMN sum");
+    sql(place, "PRAGMA user_version = 2");
+    {
+        const Store store = place.open();
+        CHECK(store.notices().empty());
+        CHECK(store.recipes().value() == std::vector{kept});
+    }
+    sql(place, "UPDATE recipe SET body = replace(body, 'old', 'o1d')");
+    CHECK(place.open().notices().size() == 1);
 }
 
 TEST_CASE("a file of a newer Chalkline is left alone") {

@@ -58,7 +58,7 @@ int count(const std::string& text, const std::string& part) {
 TEST_CASE("it greets, is locked until home is found, and answers settings") {
     Controller controller({});
     const std::string hello = play(controller, "$$\n");
-    CHECK(hello.find("Grbl 1.1") != std::string::npos);
+    CHECK(hello.find("Wrenfold 1.1") != std::string::npos);
     CHECK(hello.find("$32=1") != std::string::npos);
     CHECK(hello.find("$130=400.000") != std::string::npos);
     CHECK(status_of(controller).find("<Alarm|") != std::string::npos);
@@ -174,7 +174,7 @@ TEST_CASE("hold, resume and reset while moving") {
     controller.advance(0.05);
     const std::string said = controller.take_output();
     CHECK(said.find("ALARM:3") != std::string::npos);
-    CHECK(said.find("Grbl") != std::string::npos);
+    CHECK(said.find("Wrenfold") != std::string::npos);
     CHECK(status_of(controller).find("<Alarm|") != std::string::npos);
 }
 

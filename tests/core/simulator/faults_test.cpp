@@ -112,7 +112,7 @@ TEST_CASE("a door holds until it is shut, a limit switch locks, a power cut forg
     (void)dark.say("G1X50F600\n", 0.5);
     CHECK(dark.say("?", 0.3).empty());
     const auto stands = dark.controller.head();
-    CHECK(dark.say("", 1).find("Grbl 1.1h") != std::string::npos);
+    CHECK(dark.say("", 1).find("Wrenfold 1.1h") != std::string::npos);
     CHECK(dark.controller.head() == stands);
     CHECK(dark.say("?").find("MPos:0.000,0.000") != std::string::npos);
 }

@@ -14,7 +14,9 @@ namespace chalkline::machine {
 struct JournalNote {
     double seconds = 0;  ///< since the burn began, holds included
     ProgramPlace done, begun;
-    std::optional<geometry::Point> head;  ///< bed, mm; none: not known
+    std::optional<geometry::Point> head;    ///< bed, mm; none: not known
+    std::optional<geometry::Point> origin;  ///< machine coordinates of the bed's 0, 0; none: not known
+    bool homed = false;                     ///< the place rests on home switches, not on somebody's word
     Trims trims;
     bool operator==(const JournalNote&) const = default;
 };

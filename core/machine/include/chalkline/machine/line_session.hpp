@@ -9,12 +9,14 @@
 namespace chalkline::machine {
 
 /// Boards that answer every line with `ok` and hear nothing else meanwhile, as on common 3D printers (Marlin's public
-/// G-code interface: M115, M114, M400, M410, G28). One line is on its way at a time. Nothing can be held: a stop tells
-/// the board at once to drop what it planned, but whether it listens before its line is worked off is its own affair,
-/// so up to its whole plan may still run.
+/// G-code interface: M115, M114, M211, M400, M410, G28). One line is on its way at a time. Where the board knows line
+/// numbers and checksums (RepRap's `N… *…` and `Resend:`) every line has them; an answer that does not come, or cannot
+/// be read, is asked for again. Nothing can be held: a stop tells the board at once to drop what it planned, but
+/// whether it listens before its line is worked off is its own affair, so up to its whole plan may still run.
 class LineSession : public Session {
  public:
-    LineSession(MachineProfile profile, double greeting_wait);
+    /// As `make_session`.
+    LineSession(MachineProfile profile, double greeting_wait, std::optional<RememberedPlace> before = {});
 
     void opened(double now) override;
     void received(std::string_view bytes, double now) override;
@@ -50,14 +52,30 @@ class LineSession : public Session {
     const MachineProfile& profile() const override { return profile_; }
     std::optional<double> setting(int) const override { return {}; }
 
-    static constexpr double stop_wait = 3;  ///< s a stop waits for the answer to the line on its way
+    static constexpr double stop_wait = 3;   ///< s a stop waits for the answer to the line on its way
+    static constexpr double asks_after = 6;  ///< s of silence before an answer is asked for again
+    static constexpr int most_tries = 3;
 
  private:
+    /// Whether the board reads numbered lines.
+    enum class Numbers { unknown, asked, no, yes };
     void handle(const std::string& line);
     void handle_ok();
+    void handle_answered(const ProgramLine& line);
     void handle_refusal(const std::string& line);
+    void handle_resend(const std::string& line);
+    void handle_restart();
+    void handle_halt(const std::string& line);
+    void handle_travel(const std::string& line);
+    void tick_lost_answer();
+    void ask_again();
+    void answer_is_missing();
+    void settle_place();
+    void write(const ProgramLine& line, int number);
+    ControllerFacts facts() const { return {travel_, {}, {}}; }
     void begin_stop(std::optional<Error> because);
     void send(ProgramLine line);
+    void send_bare(const std::string& text);
     void handle_place(const std::string& line);
     void send_next();
     std::vector<std::string> way_to_rest(const std::vector<std::string>& own_lines) const;
@@ -76,10 +94,25 @@ class LineSession : public Session {
     std::vector<Event> events_;
     LineReader lines_in_;
     std::string out_;
-    std::deque<std::string> queued_;            ///< commands that wait, sent before the program's lines
-    std::deque<ProgramLine> open_;              ///< sent and not answered: one, but for a stop
-    std::unique_ptr<LineSource> lines_;         ///< of the program under way
-    std::deque<ProgramLine> in_planner_;        ///< operations of the newest answered lines
+    std::deque<std::string> queued_;  ///< commands that wait, sent before the program's lines
+    /// A line on its way.
+    struct Open {
+        ProgramLine line;
+        int number;  ///< 0: it has none
+    };
+    std::deque<Open> open_;  ///< sent and not answered: one, but for a stop, or while an answer is asked for again
+    std::optional<RememberedPlace> before_;  ///< where an earlier conversation ended
+    std::map<int, double> travel_;           ///< what it said of its limits, numbered as in the reference dialect
+    Numbers numbers_ = Numbers::unknown;
+    int last_number_ = 0, tries_ = 0;
+    double asked_again_ = 0;  ///< s; when a missing answer was asked for last
+    bool resend_ = false;     ///< it did not understand the line on its way; an `ok` follows
+    bool restarted_ = false, halted_ = false;
+    bool knows_beam_ = true;                ///< it did not refuse a beam word, and its firmware is new enough
+    std::optional<geometry::Point> stood_;  ///< counted place before the line on its way
+    std::vector<geometry::Point> led_;      ///< counted places that lines since the last report of the place lead to
+    std::unique_ptr<LineSource> lines_;     ///< of the program under way
+    std::deque<ProgramLine> in_planner_;    ///< operations of the newest answered lines
     std::optional<Activity> stopped_activity_;  ///< what is being stopped
     std::optional<Error> stop_because_;
     bool cleared_ = false, asked_ = false, ready_ = false, heard_anything_ = false, gave_up_ = false;

@@ -81,7 +81,8 @@ struct MachineProfile {
     double junction_deviation = 0.01;                     ///< mm
     double homing_seek = 3000, homing_feed = 100;         ///< mm/min: towards the switches, and touching them again
     double homing_pull_off = 1;                           ///< mm
-    int full_power_s = 1000;                              ///< S value of full power ($30)
+    bool zero_at_home = false;  ///< its build counts from 0 where it found home, wherever that is
+    int full_power_s = 1000;    ///< S value of full power ($30)
     int baud = 115200;
     int receive_buffer = 128;  ///< bytes
     int planner_blocks = 16;
@@ -120,9 +121,13 @@ struct MachineProfile {
         return {home == HomeCorner::near_right || home == HomeCorner::far_right ? width : 0,
                 home == HomeCorner::far_left || home == HomeCorner::far_right ? depth : 0};
     }
-    /// Machine coordinates of the bed's 0, 0: homed machines count from −travel to 0, others from where they stand.
+    bool home_is_left() const { return home == HomeCorner::near_left || home == HomeCorner::far_left; }
+    bool home_is_near() const { return home == HomeCorner::near_left || home == HomeCorner::near_right; }
+    /// Machine coordinates of the bed's 0, 0: homed machines count from −travel to 0 whichever corner is home, builds
+    /// that put 0 there away from it, others from where they stand.
     geometry::Point bed_origin() const {
-        return home == HomeCorner::none ? geometry::Point{} : geometry::Point{-width, -depth};
+        if (home == HomeCorner::none) return {};
+        return {zero_at_home && home_is_left() ? 0 : -width, zero_at_home && home_is_near() ? 0 : -depth};
     }
 };
 

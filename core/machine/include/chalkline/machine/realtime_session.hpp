@@ -11,8 +11,8 @@ namespace chalkline::machine {
 /// as many lines on their way as the controller's buffer holds. Real-time bytes leave ahead of queued lines.
 class RealtimeSession : public Session {
  public:
-    /// `greeting_wait`: seconds to wait for a greeting before asking; boards that reset on opening need about 2.
-    RealtimeSession(MachineProfile profile, double greeting_wait);
+    /// As `make_session`.
+    RealtimeSession(MachineProfile profile, double greeting_wait, std::optional<RememberedPlace> before = {});
 
     // What happens outside.
     void opened(double now) override;
@@ -56,6 +56,7 @@ class RealtimeSession : public Session {
     static constexpr double hold_wait = 3;            ///< s a stop waits for the head to come to rest
     static constexpr double off_way_limit = 0.3;      ///< mm the head may be from where the program leads it
     static constexpr double answer_patience = 1.5;    ///< s an idle controller may owe an answer
+    static constexpr double off_bed_limit = 5;        ///< mm beyond the bed that prove a place said by hand wrong
 
  private:
     /// Where opening the conversation stands.
@@ -70,18 +71,29 @@ class RealtimeSession : public Session {
     void handle_greeting(const std::string& version);
     void handle_alarm(int number);
     void handle_text(const std::string& text);
+    void handle_garbled(const std::string& text);
+    void handle_place(const reply::Status& status);
+    void handle_overrides(const reply::Status& status);
     void handle_first_status();
     void end_homing();
-    void compare_with_way();
+    void compare_with_route();
+    void compare_queue();
     void compare_beam(const reply::Status& status);
+    bool looks_lit(const reply::Status& status);
     void tick_greeting();
     void tick_lost_answer();
+    void tick_draining();
+    void tick_settings(double waited);
     void tick_stopping();
     void tick_watchdog();
     void begin_reading_settings();
     void finish_if_at_rest();
     Result<void> require_free() const;
     Result<void> require_settings() const;
+    ControllerFacts facts() const { return {settings_, now_.receive_buffer, now_.planner_blocks}; }
+    void drain(Error why);
+    void settle_place();
+    double unit() const { return setting(13).value_or(0) != 0 ? 25.4 : 1; }
     Result<void> require_room_for_wall() const;
     Result<void> start(Activity activity, std::unique_ptr<LineSource> lines, const Trims& trims);
     bool let_next_step_in();
@@ -92,6 +104,7 @@ class RealtimeSession : public Session {
     void forget_place();
     void go_to_rest(const std::vector<std::string>& own_lines);
     void find_origin_after_homing(geometry::Point machine);
+    geometry::Point homed_origin(bool zero_at_home) const;
     void begin_stop(std::optional<Error> because);
     void reset_controller();
     void expect_reset();
@@ -112,14 +125,23 @@ class RealtimeSession : public Session {
     double opened_at_ = 0, last_byte_ = 0, last_status_request_ = 0;
     bool heard_anything_ = false;
     bool slept_ = false;                      ///< its motors were let go when it was found
+    bool restarted_ = false;                  ///< it greeted before anybody asked it to
+    std::optional<RememberedPlace> before_;   ///< where an earlier conversation ended
     double last_status_ = 0, last_line_ = 0;  ///< s; a report came, a line was sent or answered
     int origin_tries_ = 0;
-    int reports_off_way_ = 0;  ///< one after the other
-    ProgramPlace done_lit_;    ///< surely done when the beam was last seen as it should be
+    int reports_off_way_ = 0;                ///< one after the other
+    ProgramPlace done_lit_;                  ///< surely done when the beam was last seen as it should be
+    std::optional<ProgramPlace> done_seen_;  ///< surely done by the last report of the head's place; none: not told yet
+    /// The program waits until all that was sent is answered and done, because of this.
+    std::optional<Error> draining_;
+    int most_held_ = 0, reports_of_queue_ = 0;  ///< moves the controller held at most, in so many reports
+    /// It has been seen to tell in reports that its beam burns: by its power, by its outputs.
+    bool tells_power_ = false, tells_beam_ = false;
+    double odds_of_dark_ = 1;  ///< that all reports since the last lit one fell on dark places of the program
     LineReader lines_in_;
     std::map<int, double> settings_;
     std::map<std::string, geometry::Point> offsets_;  ///< "G54", "G92", machine coordinates, mm
-    geometry::Point work_offset_;                     ///< last WCO
+    std::optional<geometry::Point> work_offset_;      ///< last WCO
     geometry::Point origin_;                          ///< machine coordinates of the bed's 0, 0
     std::optional<geometry::Point> machine_at_;       ///< last machine coordinates, mm
     bool just_homed_ = false;                         ///< the next place the controller names is that of home
@@ -134,6 +156,8 @@ class RealtimeSession : public Session {
     Activity stopped_activity_ = Activity::none;
     double stop_since_ = 0;
     bool came_to_rest_ = false;    ///< the hold was completed before the reset
+    Trim asked_trim_;              ///< what was last asked for by us
+    double trim_asked_at_ = 0;     ///< s
     bool cancel_wanted_ = false;   ///< a jog was cancelled before the controller said that it took it
     bool reset_expected_ = false;  ///< the next greeting answers our own reset
     double reset_at_ = 0;          ///< s; when it was asked for

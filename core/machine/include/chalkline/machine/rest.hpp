@@ -21,6 +21,12 @@ struct Rest {
 /// beginning, dark as far as it was burned, so that the head has its run-up.
 Rest rest_of(const Program& program, ProgramPlace done);
 
+/// How far a program is surely burned when its controller, which had got it up to `begun` and was done up to `done` or
+/// further, is found at rest at `head`: it carries out its lines one after the other, so what leads to where the head
+/// stands is done, and the move it stands in the middle of is not. Of several moves that pass there the first is taken:
+/// nothing is ever left out. `done` where no move in between passes there.
+ProgramPlace done_at_rest(const Program& program, ProgramPlace done, ProgramPlace begun, geometry::Point head);
+
 /// A place of the program from which `millimetres` of lit way or a little more lead to `done`: what was burned before
 /// it is burned once more.
 ProgramPlace backed_up(const Program& program, ProgramPlace done, double millimetres);

@@ -46,6 +46,11 @@ inline constexpr std::string_view origin_not_taken = "machine.origin-not-taken";
 inline constexpr std::string_view stray_answer = "machine.stray-answer";
 inline constexpr std::string_view beam_taken = "machine.beam-taken";
 inline constexpr std::string_view garbled_answer = "machine.garbled-answer";
+/// Parameter `text`: what the board said when it shut itself down.
+inline constexpr std::string_view board_halted = "machine.board-halted";
+inline constexpr std::string_view no_inline_power = "machine.no-inline-power";
+/// Parameters `place` ("X, Y"): the controller counts on from a place that is not on the bed.
+inline constexpr std::string_view place_off_bed = "machine.place-off-bed";
 inline constexpr std::string_view answer_lost = "machine.answer-lost";
 }  // namespace error
 
@@ -61,6 +66,18 @@ struct Capabilities {
     int moves_after_stop = 0;  ///< that may still run after a stop
 };
 
+/// A place that outlives a connection: where the controller said the head stands, and what that means on the bed.
+struct RememberedPlace {
+    geometry::Point machine;  ///< machine coordinates, mm
+    geometry::Point origin;   ///< machine coordinates of the bed's 0, 0
+    bool homed = false;       ///< home was found; else somebody said where the head stands
+    /// The way it may have gone on by itself, of what it had been sent; machine coordinates. Empty: it stood.
+    std::vector<geometry::Point> ahead{};
+    /// A head at that place can have come from here by itself.
+    bool leads_to(geometry::Point machine_at) const;
+    bool operator==(const RememberedPlace&) const = default;
+};
+
 /// The machine as far as it is known at one moment. A value for the interface to show.
 struct Snapshot {
     bool connected = false;
@@ -72,9 +89,15 @@ struct Snapshot {
     bool position_sure = false;               ///< the controller knows where the head is
     /// The place rests on somebody's word, not on home switches: where the bed ends nobody can promise.
     bool placed_by_hand = false;
+    /// What may be remembered of the place beyond this connection; nothing while it is not sure.
+    std::optional<RememberedPlace> remembered_place;
+    /// The board did not restart since an earlier connection, and its head still stood where that one ended.
+    bool place_continued = false;
+    std::optional<bool> zero_at_home;        ///< as finding home told; none: not found yet
     int alarm = 0;                           ///< number of the last alarm while locked
     double feed = 0, power = 0;              ///< mm/min, S units
     int speed_trim = 100, power_trim = 100;  ///< % of what the program says
+    std::optional<int> power_at_board;       ///< %: somebody turned the beam down, or up, at the machine itself
     std::string pins, accessories;
     std::int64_t lines_done = 0;     ///< answered lines of the running program
     ProgramPlace done;               ///< surely carried out
@@ -83,6 +106,7 @@ struct Snapshot {
     Trims trims;                     ///< what was trimmed in this program, or the last one
     std::optional<bool> laser_mode;  ///< as the controller's settings say; none: not known yet
     double silent_for = 0;           ///< seconds without a byte while something runs; 0 when all is well
+    std::int64_t chatter = 0;        ///< lines that answer nothing, said while this program ran
     std::string version;
     std::shared_ptr<const std::map<int, double>> settings;  ///< `$N` as the controller stated them; null: not yet
     std::optional<int> receive_buffer, planner_blocks;      ///< as its build info says
@@ -216,7 +240,9 @@ double room_on_bed(const geometry::Box& bed, geometry::Point at, geometry::Point
 Result<void> require_reach(const MachineProfile& profile, geometry::Point at, geometry::Point by);
 
 /// The conversation that the profile's controller understands. `greeting_wait`: seconds to wait for a greeting before
-/// asking; boards that reset on opening need about 2.
-std::unique_ptr<Session> make_session(const MachineProfile& profile, double greeting_wait);
+/// asking; boards that reset on opening need about 2. `before`: the place an earlier conversation with the same
+/// controller ended at. It holds when the board did not restart and still counts that place.
+std::unique_ptr<Session> make_session(const MachineProfile& profile, double greeting_wait,
+                                      const std::optional<RememberedPlace>& before = {});
 
 }  // namespace chalkline::machine

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/machine/encoder.hpp>
+#include <chalkline/machine/route.hpp>
 
 #include <cstdint>
 #include <deque>
@@ -11,13 +12,18 @@
 namespace chalkline::machine {
 
 /// Feeds a program to the controller by character counting: the bytes of unanswered lines, line feeds counted, never
-/// exceed the receive buffer less one, so that the link never idles and never overflows. Pure: no I/O, no clock.
+/// exceed the receive buffer less one, so that the link never idles and never overflows. As many bytes as the oldest
+/// unanswered line has are left free besides: an answer that came twice by mistake overfills nothing until it is
+/// noticed. Pure: no I/O, no clock.
 class Streamer {
  public:
-    /// `buffer`: the controller's receive buffer, bytes; `planner_blocks`: answered moves it may still hold.
-    /// REQUIRES: buffer > longest_line + 1.
+    /// `buffer`: the controller's receive buffer, bytes; `planner_blocks`: answered moves it may still hold. A line
+    /// that is longer than the buffer goes out alone.
     Streamer(std::unique_ptr<LineSource> lines, int buffer, int planner_blocks)
-        : lines_(std::move(lines)), room_(buffer - 1), planner_blocks_(static_cast<std::size_t>(planner_blocks)) {}
+        : lines_(std::move(lines)),
+          route_(planner_blocks),
+          room_(buffer - 1),
+          planner_blocks_(static_cast<std::size_t>(planner_blocks)) {}
 
     /// Appends to `out` every line that fits now. The first line of another step waits until that step was let in.
     void feed(std::string& out);
@@ -30,12 +36,13 @@ class Streamer {
     std::optional<ProgramLine> answered();
 
     /// Where the head stands before the first line.
-    void begin_at(geometry::Point place) { way_.assign(1, place); }
-    /// How far from the way of the lines that may be under way a place lies, mm. There is no checksum on the link: a
-    /// digit that arrived as another shows only in where the head goes. 0 while nothing is known of the way.
-    double off_way(geometry::Point place) const;
-    /// The beam was asked for, and the controller has answered that and more: it must have it on.
-    bool wants_beam() const { return beam_asked_for_ && lines_since_beam_ > 1; }
+    void begin_at(geometry::Point place) { route_.begin_at(place); }
+    /// Where the lines under way lead.
+    const Route& route() const { return route_; }
+    /// The controller's queue is as full as it can be: more was answered than it holds.
+    bool queue_was_filled() const { return in_planner_.size() >= planner_blocks_; }
+    /// The beam burns on where the head stands, if the lines sent so far come to their end.
+    bool may_stand_lit() const { return constant_beam_ && power_ > 0 && !rapid_; }
     /// What the oldest unanswered line lets the controller wait for at rest, s.
     double open_dwell() const;
 
@@ -50,22 +57,23 @@ class Streamer {
     ProgramPlace begun() const { return begun_; }
     /// Nothing is left to send; answers may be outstanding.
     bool all_sent() const { return exhausted_ && !waiting_; }
-    /// Where the last line led; nothing while that is not known.
-    std::optional<geometry::Point> end_of_way() const;
     /// Bytes of the lines not answered yet.
     int open_bytes() const { return open_bytes_; }
 
  private:
+    bool fits(const ProgramLine& line) const;
+    bool beam_after(const std::string& line);
+
     std::unique_ptr<LineSource> lines_;
     std::deque<ProgramLine> in_flight_;
     std::optional<ProgramLine> waiting_;   ///< next line, not sent for lack of room
     std::deque<ProgramPlace> in_planner_;  ///< what the newest answered lines carry out
     ProgramPlace done_, begun_;
     std::int32_t step_ = -1;
-    std::deque<geometry::Point> way_;  ///< where the newest answered lines led, after the place before them
-    bool way_known_ = true;
-    bool beam_asked_for_ = false;  ///< by the last line sent that has a word for it
-    int lines_since_beam_ = 0;     ///< answered from that line on
+    Route route_;
+    // As the controller will have them after the lines sent.
+    bool beam_on_ = false, constant_beam_ = false, rapid_ = true;
+    double power_ = 0;
     int room_;
     std::size_t planner_blocks_;
     int open_bytes_ = 0;

@@ -2,6 +2,7 @@
 #pragma once
 #include <chalkline/geometry/path.hpp>
 #include <chalkline/machine/rotary.hpp>
+#include <chalkline/simulator/board.hpp>
 #include <chalkline/simulator/dose_map.hpp>
 #include <chalkline/simulator/motion.hpp>
 
@@ -46,6 +47,8 @@ class Device {
     virtual int room() const = 0;
     /// What it says to a new connection.
     virtual std::string greeting() const = 0;
+    /// A host opened the port. Some boards start anew then, and forget where their head is.
+    virtual void opened() {}
     /// The cable is in.
     virtual bool plugged_in() const { return true; }
 };
@@ -54,7 +57,7 @@ class Device {
 /// time go in, bytes come out. Deterministic. Replies and bytes on the way in take the time the baud rate gives them.
 class Controller : public Device {
  public:
-    explicit Controller(machine::MachineProfile profile);
+    explicit Controller(machine::MachineProfile profile, Board board = {});
 
     /// Dose goes here from now on. Not owned; may be null.
     void set_dose_map(DoseMap* dose) { dose_ = dose; }
@@ -80,6 +83,8 @@ class Controller : public Device {
     void set_power(bool on);
     /// Writes a setting, "number=value", as somebody else on the port would.
     void change_setting(std::string_view text);
+    /// The knob at the machine turns the beam's power to so many % of what lines say.
+    void turn_power_knob(int percent);
     /// How high the head stands, mm. Moves up and down take no time here.
     double height() const { return height_; }
 
@@ -90,6 +95,8 @@ class Controller : public Device {
     double now() const { return now_; }
     /// Where the head really is on the bed, mm.
     geometry::Point head() const { return motion_.at(); }
+    /// Where the head will be when all that is planned is done, mm.
+    geometry::Point planned() const { return motion_.end(); }
     /// Of the axis that goes round or across: A while an axis of its own turns the piece, else Y.
     char second_axis() const { return turns_fourth() ? 'A' : 'Y'; }
     /// Share of full power the beam burns with now.
@@ -97,7 +104,9 @@ class Controller : public Device {
     bool at_rest() const override;
     /// Bytes the host may still send by character counting: the receive buffer less one and less all unanswered lines.
     int room() const override;
-    std::string greeting() const override { return "\r\nGrbl 1.1h ['$' for help]\r\n"; }
+    std::string greeting() const override { return "\r\n" + board_.greeting + "\r\n"; }
+    void opened() override;
+    const Board& board() const { return board_; }
     const Report& report() const { return report_; }
     const machine::MachineProfile& profile() const { return profile_; }
 
@@ -132,6 +141,10 @@ class Controller : public Device {
     void queue(geometry::Point target, double programmed, bool rapid, bool jog);
     // States
     void boot(bool power_on);
+    void greet();
+    void run_startup_lines();
+    int apply_startup_line(const std::string& line);
+    void say_chatter();
     void soft_reset();
     void hold_for_door();
     void raise_alarm(int number);
@@ -139,6 +152,8 @@ class Controller : public Device {
     void finish_homing();
     bool limits_exceeded(geometry::Point target) const;
     std::string status();
+    std::string places(geometry::Point used, double height, double other) const;
+    bool beam_is_reported() const;
     void apply_overrides();
     // Motion
     void move(double seconds);
@@ -161,6 +176,7 @@ class Controller : public Device {
     geometry::Point offset() const { return g54_ + g92_; }
 
     machine::MachineProfile profile_;
+    Board board_;
     std::map<int, double> settings_;
     Motion motion_;
     DoseMap* dose_ = nullptr;
@@ -170,6 +186,10 @@ class Controller : public Device {
     double now_ = 0;
     double lit_at_rest_ = 0;  ///< s the beam has stood lit so far
     bool powered_ = true;
+    std::optional<double> booting_until_;  ///< hears and says nothing before
+    bool fresh_start_ = false;             ///< of the boot under way: switched on, not only reset
+    double next_chatter_ = 0;
+    std::size_t chatter_said_ = 0, lines_said_ = 0;
     bool door_open_ = false, hold_switch_ = false;
     struct Timed {
         double at;

@@ -17,6 +17,7 @@ struct Fault {
         lose_line_byte,  ///< a byte on its way to the controller is lost
         garble_answer,   ///< the next answer arrives with a wrong sign in it
         lose_answer,     ///< the next `ok` never arrives
+        double_answer,   ///< the next `ok` arrives twice
         delay,           ///< for `seconds` nothing passes either way, then all of it does
         pull_cable,      ///< for `seconds`, 0: for good
         foreign_line,    ///< a second program on the port sends `text`
@@ -26,6 +27,7 @@ struct Fault {
         open_door,       ///< for `seconds`
         press_hold,      ///< the hold switch is down for `seconds`
         change_setting,  ///< `text`, as "32=0", is written behind our back
+        turn_knob,       ///< the beam's power is turned to `text` % at the machine
     };
     Kind kind = Kind::pull_cable;
     double at = 0;  ///< virtual s, or, for `at_line`, lines the controller has got
@@ -56,6 +58,7 @@ class FaultyDevice : public Device {
     bool at_rest() const override { return device_.at_rest(); }
     int room() const override { return device_.room(); }
     std::string greeting() const override { return device_.greeting(); }
+    void opened() override { device_.opened(); }
     bool plugged_in() const override { return controller_.now() >= unplugged_until_; }
 
     /// Faults that have happened so far.

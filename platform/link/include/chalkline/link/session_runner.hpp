@@ -5,6 +5,7 @@
 
 #include <functional>
 #include <memory>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -20,7 +21,9 @@ class SessionRunner {
     using Request = std::function<Result<void>(machine::Session&)>;
 
     /// Begins to connect at once. Trouble opening the address comes as `event::Failed` with `Activity::connecting`.
-    SessionRunner(Address address, machine::MachineProfile profile, Listener listener);
+    /// `before`: as of `machine::make_session`.
+    SessionRunner(Address address, machine::MachineProfile profile, Listener listener,
+                  std::optional<machine::RememberedPlace> before = {});
     /// Closes the link and waits for the thread. A running program is not stopped first: call stop for that.
     ~SessionRunner();
     SessionRunner(const SessionRunner&) = delete;

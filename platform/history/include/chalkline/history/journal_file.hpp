@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include "session/machine_link.hpp"
-
+#include <chalkline/link/witness.hpp>
 #include <chalkline/machine/journal.hpp>
 #include <chalkline/machine/rest.hpp>
 
@@ -13,11 +12,11 @@
 #include <string>
 #include <thread>
 
-namespace chalkline::app {
+namespace chalkline::history {
 
 /// The journal of one burn on the disk. It listens on the link's thread and writes on one of its own, so that neither a
 /// window that stands nor a slow disk makes it miss how far the burn came, or holds up the link.
-class JournalFile : public Witness {
+class JournalFile : public link::Witness {
  public:
     /// `failed` is called once, on the writing thread, when the disk takes no more; the burn goes on.
     JournalFile(const std::string& path, std::function<void(Error)> failed);
@@ -44,4 +43,4 @@ class JournalFile : public Witness {
     std::jthread writer_;  ///< last: it uses the others
 };
 
-}  // namespace chalkline::app
+}  // namespace chalkline::history

@@ -8,7 +8,7 @@
 #include <QStringList>
 #include <optional>
 
-namespace chalkline::app {
+namespace chalkline::history {
 
 /// What is kept of one burn.
 struct BurnRecord {
@@ -16,6 +16,7 @@ struct BurnRecord {
     QString title;   ///< of the job
     QString path;    ///< where the job lived; empty: it was never saved
     QString machine, material;
+    QString port;       ///< where the machine was: a device, a pseudo-terminal, tcp:HOST:PORT
     QStringList steps;  ///< a line each: what was set
     QDateTime begun, ended;
     double planned = 0, took = 0;         ///< s; holds are not counted in what it took
@@ -35,4 +36,4 @@ struct BurnRecord {
 QByteArray to_json(const BurnRecord& record);
 std::optional<BurnRecord> parse_record(const QByteArray& json, const QString& folder);
 
-}  // namespace chalkline::app
+}  // namespace chalkline::history

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "history/burn_record.hpp"
+#include <chalkline/history/burn_record.hpp>
 
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
 
-namespace chalkline::app {
+namespace chalkline::history {
 namespace {
 
 const QStringList ends{"finished", "stopped", "failed"};
@@ -23,6 +23,7 @@ QByteArray to_json(const BurnRecord& r) {
                      {"path", r.path},
                      {"machine", r.machine},
                      {"material", r.material},
+                     {"port", r.port},
                      {"steps", QJsonArray::fromStringList(r.steps)},
                      {"begun", to_text(r.begun)},
                      {"planned_s", r.planned},
@@ -44,6 +45,7 @@ std::optional<BurnRecord> parse_record(const QByteArray& bytes, const QString& f
     r.path = json.value("path").toString();
     r.machine = json.value("machine").toString();
     r.material = json.value("material").toString();
+    r.port = json.value("port").toString();
     for (const auto& step : json.value("steps").toArray())
         r.steps << step.toString();
     r.begun = QDateTime::fromString(json.value("begun").toString(), Qt::ISODateWithMs);
@@ -61,4 +63,4 @@ std::optional<BurnRecord> parse_record(const QByteArray& bytes, const QString& f
     return r;
 }
 
-}  // namespace chalkline::app
+}  // namespace chalkline::history

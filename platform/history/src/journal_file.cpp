@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "history/journal_file.hpp"
-
 #include <chalkline/base/file.hpp>
+#include <chalkline/history/journal_file.hpp>
 
 #include <fcntl.h>
 #include <unistd.h>
@@ -10,7 +9,7 @@
 #include <cstring>
 #include <utility>
 
-namespace chalkline::app {
+namespace chalkline::history {
 namespace {
 
 using namespace std::chrono_literals;
@@ -56,6 +55,10 @@ void JournalFile::saw(const machine::Snapshot& now) {
         note.done = whole(now.done);
         note.begun = std::max(note.done, whole(now.begun));
         if (now.position_sure) note.head = now.position;
+        if (now.remembered_place) {
+            note.origin = now.remembered_place->origin;
+            note.homed = now.remembered_place->homed;
+        }
         note.trims = now.trims;
         waiting_ += machine::journal_line(note);
     }
@@ -101,4 +104,4 @@ void JournalFile::write(const std::stop_token& stop) {
     ::close(file);
 }
 
-}  // namespace chalkline::app
+}  // namespace chalkline::history
