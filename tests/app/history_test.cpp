@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What is kept of burns, and going on after Chalkline itself was ended.
+#include "desktop/ending.hpp"
 #include "support/workbench.hpp"
 #include "trays/after_burn_panel.hpp"
 #include "widgets/fold.hpp"
@@ -49,11 +50,14 @@ class Victim {
         ::_exit(127);
     }
     ~Victim() { kill(); }
-    void kill() {
-        if (process_ <= 0) return;
-        ::kill(process_, SIGKILL);
-        ::waitpid(process_, nullptr, 0);
+    /// Its exit code, or minus the signal that ended it.
+    int kill(int signal = SIGKILL) {
+        if (process_ <= 0) return 0;
+        ::kill(process_, signal);
+        int status = 0;
+        ::waitpid(process_, &status, 0);
         process_ = -1;
+        return WIFEXITED(status) ? WEXITSTATUS(status) : -WTERMSIG(status);
     }
 
  private:
@@ -68,6 +72,8 @@ TEST_CASE("a Chalkline that will be killed", "[.][victim]") {
         return;
     }
     WindowDriver driver("max", {}, qEnvironmentVariable("CHALKLINE_VICTIM_HISTORY"));
+    const Ending ending;
+    QObject::connect(&ending, &Ending::asked, &driver.window(), &MainWindow::end_in_the_dark);
     driver->files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
     REQUIRE(driver.wait_planned());
     driver->machine().connect_to(qEnvironmentVariable("CHALKLINE_VICTIM_PORT"), "simulated");
@@ -76,7 +82,27 @@ TEST_CASE("a Chalkline that will be killed", "[.][victim]") {
     driver->machine().home();
     REQUIRE(wait_for([&] { return driver.idle() && driver->machine().snapshot().position_sure; }));
     begin_burn(driver);
-    wait_for([] { return false; }, 600000);
+    QApplication::exec();
+}
+
+TEST_CASE("a window that is asked to end by a signal stops its machine first, and closes the journal") {
+    for (const int signal : {SIGTERM, SIGHUP, SIGINT}) {
+        INFO("signal " << signal);
+        QTemporaryDir home;
+        const QString history = home.filePath("burns");
+        SimulatorProcess machine(CHALKLINE_SIM, "30");
+        Victim victim(machine.port(), history);
+        REQUIRE(
+            wait_for([&] { return machine::read_journal(journal_below(history)).last.done.operation > 20; }, 60000));
+        CHECK(victim.kill(signal) == 0);
+        const auto journal = machine::read_journal(journal_below(history));
+        CHECK(journal.end == machine::BurnEnd::stopped);
+        // It came to rest where it was held: neither an alarm, nor what planner and buffer would have burned on.
+        machine.finish();
+        CHECK(machine.clean());
+        WindowDriver later("max", {}, history);
+        CHECK_FALSE(later->burns().broken_off());
+    }
 }
 
 TEST_CASE("a Chalkline killed in the middle of a burn is followed by one that goes on with it") {

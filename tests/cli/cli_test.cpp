@@ -1,47 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The command line as a script sees it: exit codes, JSON, files.
+#include "support/cli_run.hpp"
 #include "support/simulator_process.hpp"
 
 #include <catch2/catch.hpp>
-#include <nlohmann/json.hpp>
 
 #include <algorithm>
-#include <cstdio>
 
 using Json = nlohmann::json;
-using chalkline::test::SimulatorProcess;
+using namespace chalkline::test;
 
 namespace {
 
-struct Run {
-    int code;
-    std::string out;
-    Json json() const { return Json::parse(out); }
-};
-
-Run run(const std::string& arguments) {
-    FILE* pipe = ::popen((std::string(CHALKLINE_CLI) + " " + arguments + " 2>/dev/null").c_str(), "r");
-    std::string out;
-    char buffer[4096];
-    while (const auto count = std::fread(buffer, 1, sizeof buffer, pipe))
-        out.append(buffer, count);
-    const int status = ::pclose(pipe);
-    return {WEXITSTATUS(status), out};
-}
-
 const std::string plate = CHALKLINE_SAMPLES "/plate.svg", job = CHALKLINE_SAMPLES "/plot-27.chalk";
-
-struct Scratch {
-    std::filesystem::path path =
-        std::filesystem::temp_directory_path() / ("chalkline-cli-" + std::to_string(::getpid()));
-    Scratch() { std::filesystem::create_directories(path); }
-    ~Scratch() { std::filesystem::remove_all(path); }
-    std::string write(const std::string& name, const std::string& text) const {
-        std::ofstream(path / name) << text;
-        return (path / name).string();
-    }
-    std::string operator/(const std::string& name) const { return (path / name).string(); }
-};
 
 }  // namespace
 

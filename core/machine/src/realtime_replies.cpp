@@ -302,6 +302,12 @@ void RealtimeSession::handle_greeting(const std::string& version) {
     now_.accessories.clear();
     now_.power = 0;
     work_offset_.reset();
+    // A slow board greets for every reset that it was sent before it answered the first.
+    constexpr double late = 5;  // s
+    const bool asked_before = resets_open_ > 0 && clock_ - reset_at_ < late;
+    resets_open_ = std::max(0, resets_open_ - 1);
+    const bool at_ease = greeting_ == Greeting::done && stopping_ == Stopping::no && !reset_expected_ && !streamer_;
+    if (at_ease && asked_before) return;
     open_.clear();
     // It started by itself, or because its port was opened. A network module says hello, too, for a machine that may be
     // at work.

@@ -664,6 +664,10 @@ void RealtimeSession::send_next() {
 void RealtimeSession::send_realtime(char byte, const char* shown) {
     realtime_ += byte;
     if (byte == status_request) last_status_request_ = clock_;
+    if (byte == soft_reset) {
+        ++resets_open_;
+        reset_at_ = clock_;
+    }
     if (shown) events_.push_back(event::Wire{true, shown});
 }
 

@@ -120,7 +120,9 @@ bool BurnFolders::in_use(const BurnRecord& record) {
 std::unique_ptr<QLockFile> BurnFolders::hold(const BurnRecord& record) {
     auto lock = std::make_unique<QLockFile>(lock_file(record));
     lock->setStaleLockTime(0);
-    lock->tryLock(0);
+    // Somebody who only looks whether it is held has it for a moment.
+    constexpr int patience = 1000;  // ms
+    lock->tryLock(patience);
     return lock;
 }
 

@@ -161,6 +161,7 @@ class RealtimeSession : public Session {
     bool cancel_wanted_ = false;   ///< a jog was cancelled before the controller said that it took it
     bool reset_expected_ = false;  ///< the next greeting answers our own reset
     double reset_at_ = 0;          ///< s; when it was asked for
+    int resets_open_ = 0;          ///< asked for by us, and not greeted yet
 };
 
 }  // namespace chalkline::machine

@@ -1,0 +1,143 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The window with the boards people own, each behind a pty.
+#include "support/workbench.hpp"
+
+#include <chalkline/base/file.hpp>
+#include <chalkline/simulator/board.hpp>
+
+#include <QDir>
+#include <QTemporaryDir>
+
+using namespace chalkline;
+using namespace chalkline::app;
+using namespace chalkline::test;
+
+namespace {
+
+const QString sample = QString(CHALKLINE_SAMPLES) + "/plot-27.chalk";
+
+std::vector<simulator::Board> boards() {
+    std::vector<simulator::Board> all;
+    for (const QString& file : QDir(QString(CHALKLINE_SAMPLES) + "/boards").entryList({"*.json"}, QDir::Files)) {
+        const std::string path = (QString(CHALKLINE_SAMPLES) + "/boards/" + file).toStdString();
+        all.push_back(simulator::parse_board(read_file(path).value(), path).value());
+    }
+    return all;
+}
+
+const machine::Snapshot& now(WindowDriver& driver) {
+    return driver->machine().snapshot();
+}
+
+/// Connects as the connection sheet does with what the port was found to speak, and waits for the answer.
+void connect(WindowDriver& driver, const SimulatorProcess& machine, machine::Dialect dialect) {
+    driver->keeper().connect_to(QString::fromStdString(machine.port()), 115200, dialect);
+    REQUIRE(wait_for([&] { return now(driver).connected && now(driver).activity == machine::Activity::none; }));
+    REQUIRE(wait_for([&] { return now(driver).position.has_value(); }));
+}
+
+/// Home by its button, or the sheet that asks where the head stands.
+void settle_place(WindowDriver& driver) {
+    if (now(driver).position_sure) return;
+    driver->choose(Mark::frame);
+    if (driver->machine().profile().home != machine::HomeCorner::none) {
+        REQUIRE(press_enabled(driver, "Home"));
+    } else {
+        REQUIRE(press_enabled(driver, "Say where it stands…"));
+        REQUIRE(wait_for([&] { return driver.button("It stands there") != nullptr; }));
+        // The bed's near left corner, where this one was switched on.
+        QComboBox* places = nullptr;
+        for (auto* box : driver.window().findChildren<QComboBox*>())
+            if (box->isVisible() && box->accessibleName() == "Place the head stands at") places = box;
+        REQUIRE(places);
+        places->setCurrentIndex(places->findText("bed, near left", Qt::MatchStartsWith));
+        REQUIRE(driver.click("It stands there"));
+    }
+    REQUIRE(wait_for([&] { return driver.idle() && now(driver).position_sure; }));
+}
+
+}  // namespace
+
+TEST_CASE("every board in the window: connected, its place settled, framed, burned") {
+    for (const simulator::Board& board : boards()) {
+        INFO(board.name);
+        SimulatorProcess machine(CHALKLINE_SIM, "max", {"--board", board.name});
+        WindowDriver driver;
+        driver->files().open({sample});
+        REQUIRE(driver.wait_planned());
+        connect(driver, machine, board.dialect);
+        CHECK_FALSE(now(driver).position_sure);
+        settle_place(driver);
+        driver->choose(Mark::frame);
+        REQUIRE(driver.wait_planned());
+        REQUIRE(press_enabled(driver, "Frame"));
+        REQUIRE(wait_for([&] { return driver->desk().framed_at().has_value() && driver.idle(); }));
+        driver->choose(Mark::burn);
+        REQUIRE(press_enabled(driver, "Burn…"));
+        REQUIRE(press_enabled(driver, "Burn"));
+        if (board.name == "line-no-inline-power") {
+            REQUIRE(wait_for([&] { return driver.visible_text().contains("cannot change the beam's power"); }));
+            continue;
+        }
+        REQUIRE(wait_for([&] { return driver->desk().burned_at().has_value(); }, 120000));
+        driver->machine().disconnect_now();
+        machine.finish();
+        CHECK(machine.clean());
+        CHECK(machine.figure("beam_on_mm") == Approx(19308).margin(20));
+    }
+}
+
+TEST_CASE("a board that forgets its place is asked about before a burn that broke off goes on") {
+    SimulatorProcess machine(CHALKLINE_SIM, "40", {"--board", "usb-restart"});
+    WindowDriver driver;
+    driver->files().open({sample});
+    REQUIRE(driver.wait_planned());
+    connect(driver, machine, machine::Dialect::realtime);
+    settle_place(driver);
+    REQUIRE(driver.wait_planned());
+    begin_burn(driver);
+    REQUIRE(wait_for([&] { return now(driver).lines_done > 300; }));
+    driver->machine().stop();
+    REQUIRE(wait_for([&] { return driver.idle() && driver->desk().broken_off(); }));
+    const geometry::Point stood = *now(driver).position;
+    const double first = driver->desk().burning_plan()->burn * driver->desk().share_done();
+    driver->machine().disconnect_now();
+    connect(driver, machine, machine::Dialect::realtime);
+    CHECK_FALSE(now(driver).position_sure);
+    CHECK_FALSE(now(driver).placed_by_hand);
+    driver->choose(Mark::burn);
+    REQUIRE(wait_for([&] { return driver.button("Is the head still there…") != nullptr; }));
+    CHECK(driver.visible_text().contains(
+        QString("Is the head still where it stood (%1, %2)?").arg(stood.x, 0, 'f', 1).arg(stood.y, 0, 'f', 1)));
+    CHECK_FALSE(driver.button("Go on from there…")->isEnabled());
+    REQUIRE(driver.click("Is the head still there…"));
+    REQUIRE(press_enabled(driver, "Yes, it stands there"));
+    REQUIRE(wait_for([&] { return now(driver).position_sure && now(driver).placed_by_hand; }));
+    CHECK(geometry::distance(*now(driver).position, stood) < 0.01);
+    REQUIRE(press_enabled(driver, "Go on from there…"));
+    REQUIRE(press_enabled(driver, "Go on"));
+    REQUIRE(wait_for([&] { return driver->desk().burned_at().has_value(); }, 120000));
+    driver->machine().disconnect_now();
+    machine.finish();
+    CHECK(machine.clean());
+    CHECK(machine.figure("beam_on_mm") > 19307);
+    CHECK(machine.figure("beam_on_mm") < 19308 + 130);
+    CHECK(first > 0);
+}
+
+TEST_CASE("a build that counts from 0 at home is recognised once, and its profile keeps that") {
+    SimulatorProcess machine(CHALKLINE_SIM, "max", {"--board", "zero-at-home"});
+    WindowDriver driver;
+    connect(driver, machine, machine::Dialect::realtime);
+    settle_place(driver);
+    CHECK(driver->machine().flat_profile().zero_at_home);
+    driver->machine().disconnect_now();
+    connect(driver, machine, machine::Dialect::realtime);
+    // The same window, and the board stayed on: it still knows.
+    CHECK(now(driver).position_sure);
+    driver->machine().disconnect_now();
+    WindowDriver another;
+    connect(another, machine, machine::Dialect::realtime);
+    CHECK(another->machine().flat_profile().zero_at_home);
+    CHECK_FALSE(now(another).position_sure);
+}
