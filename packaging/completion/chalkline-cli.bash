@@ -4,7 +4,7 @@ _chalkline_cli() {
     local current=${COMP_WORDS[COMP_CWORD]} command=${COMP_WORDS[1]}
     COMPREPLY=()
     if [ "$COMP_CWORD" -eq 1 ]; then
-        mapfile -t COMPREPLY < <(compgen -W "art plan check proof swatch swatch-read ports probe frame burn recipes --help" -- "$current")
+        mapfile -t COMPREPLY < <(compgen -W "art plan check proof swatch swatch-read ports probe home unlock jog settings selftest frame burn go-on history recipes --help --version" -- "$current")
         return
     fi
     if [ "$command" = recipes ] && [ "$COMP_CWORD" -eq 2 ]; then

@@ -8,16 +8,21 @@
 #include <chalkline/pictures/decoder.hpp>
 #include <chalkline/planning/plan.hpp>
 
+#include <algorithm>
+#include <filesystem>
+
 namespace chalkline::campaign {
 namespace {
 
-machine::MachineProfile small_machine() {
+machine::MachineProfile small_machine(const simulator::Board& board) {
     machine::MachineProfile profile;
     profile.name = "Small bench";
     profile.width = 60;
     profile.depth = 45;
     profile.acceleration_x = profile.acceleration_y = 2500;
-    return profile;
+    const auto homing = board.settings.find(22);
+    if (homing != board.settings.end() && homing->second == 0) profile.home = machine::HomeCorner::none;
+    return simulator::driven_by(board, profile);
 }
 
 /// The sample job at a fraction of its size near the bed's corner, without its piece, its steps as `change` makes them.
@@ -39,17 +44,17 @@ Result<job::Job> shrunk(const std::string& file, double size, Change change) {
     return job::place_art(std::move(job), {8, 6});
 }
 
-Result<Work> work(const std::string& name, const Result<job::Job>& job) {
+Result<Work> work(const std::string& name, const Result<job::Job>& job, const simulator::Board& board) {
     if (!job) return tl::unexpected(job.error());
-    const auto profile = small_machine();
+    const auto profile = small_machine(board);
     auto plan = planning::plan(*job, profile);
     if (!plan) return tl::unexpected(plan.error());
-    return Work{name, profile, std::make_shared<const machine::Program>(std::move(plan->program))};
+    return Work{name, profile, board, std::make_shared<const machine::Program>(std::move(plan->program))};
 }
 
 }  // namespace
 
-Result<std::vector<Work>> sample_works() {
+Result<std::vector<Work>> sample_works(const simulator::Board& board) {
     using steps::StepKind;
     using steps::StepSettings;
     const auto plate = shrunk("/plot-27.chalk", 0.14, [](StepSettings& step) {
@@ -75,11 +80,26 @@ Result<std::vector<Work>> sample_works() {
     auto tags = job::repeat(*tag, motifs, {3, 3, 2, 2});
     if (!tags) return tl::unexpected(tags.error());
     std::vector<Work> works;
-    for (auto&& made : {work("plate", plate), work("picture", picture), work("tags", tags->job)}) {
+    for (auto&& made : {work("plate", plate, board), work("picture", picture, board), work("tags", tags->job, board)}) {
         if (!made) return tl::unexpected(made.error());
         works.push_back(*made);
     }
     return works;
+}
+
+Result<std::vector<simulator::Board>> boards(const std::string& only) {
+    std::vector<simulator::Board> found;
+    if (only.empty()) return std::vector{simulator::Board{}};
+    for (const auto& entry : std::filesystem::directory_iterator(std::string(CHALKLINE_SAMPLES) + "/boards")) {
+        const auto text = read_file(entry.path().string());
+        if (!text) return tl::unexpected(text.error());
+        auto board = simulator::parse_board(*text, entry.path().string());
+        if (!board) return tl::unexpected(board.error());
+        const bool burns = board->line.inline_power;
+        if (burns && (only == "all" || only == board->name)) found.push_back(std::move(*board));
+    }
+    std::sort(found.begin(), found.end(), [](const auto& a, const auto& b) { return a.name < b.name; });
+    return found;
 }
 
 }  // namespace chalkline::campaign

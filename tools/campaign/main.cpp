@@ -47,20 +47,32 @@ int main(int argc, char** argv) {
     app.add_option("--runs", runs, "trials, spread over the works")->capture_default_str();
     app.add_option("--seed", seed, "of the first trial; each takes the next")->capture_default_str();
     app.add_option("--only", only, "one kind of fault");
+    std::string board;
+    app.add_option("--board", board,
+                   "a board of samples/boards, or all of them in turn; the sample machine's otherwise");
     double hours = 0;
     app.add_option("--hours", hours, "burn for so long without a fault instead, and look at the memory");
     CLI11_PARSE(app, argc, argv);
 
-    const auto works = sample_works();
-    if (!works) {
-        std::cerr << "error: the samples cannot be burned: " << works.error().code << "\n";
+    const auto kinds = boards(board);
+    if (!kinds || kinds->empty()) {
+        std::cerr << "error: there is no such board\n";
         return 3;
     }
-    if (hours > 0) return endure(works->front(), hours) ? 0 : 1;
+    std::vector<Work> works;
+    for (const simulator::Board& kind : *kinds) {
+        const auto made = sample_works(kind);
+        if (!made) {
+            std::cerr << "error: the samples cannot be burned: " << made.error().code << "\n";
+            return 3;
+        }
+        works.insert(works.end(), made->begin(), made->end());
+    }
+    if (hours > 0) return endure(works.front(), hours) ? 0 : 1;
     std::vector<Burned> once;
-    for (const Work& work : *works) {
+    for (const Work& work : works) {
         once.push_back(burn(work, {}));
-        std::cout << fmt::format("{}: {:.0f} s, {:.0f} mm lit\n", work.name, once.back().seconds,
+        std::cout << fmt::format("{}, {}: {:.0f} s, {:.0f} mm lit\n", work.board.name, work.name, once.back().seconds,
                                  once.back().beam_on_mm);
         if (!once.back().finished) return 1;
     }
@@ -69,9 +81,10 @@ int main(int argc, char** argv) {
     const auto began = std::chrono::steady_clock::now();
     double virtual_s = 0;
     for (std::uint64_t at = seed; all.trials < runs; ++at) {
-        const std::size_t w = at % works->size();
-        const Work& work = (*works)[w];
+        const std::size_t w = at % works.size();
+        const Work& work = works[w];
         const Trouble trouble = random_trouble(at, burn_begins, once[w].seconds);
+        if (!trouble.happens_to(work)) continue;
         if (!only.empty() && trouble.name() != only) continue;
         const Burned burned = burn(work, trouble);
         const Verdict verdict = compare(work, once[w], burned, trouble);
@@ -86,8 +99,8 @@ int main(int argc, char** argv) {
                 tally->most_bent_mm2 = std::max({tally->most_bent_mm2, verdict.gap_mm2, verdict.excess_mm2});
         }
         if (!verdict.good)
-            std::cout << fmt::format("wrong: seed {}, {} at {:.2f} s of “{}”: {}\n", at, trouble.name(),
-                                     trouble.fault.at, work.name, verdict.why);
+            std::cout << fmt::format("wrong: seed {}, {} at {:.2f} s of “{}” on {}: {}\n", at, trouble.name(),
+                                     trouble.fault.at, work.name, work.board.name, verdict.why);
     }
     tallies["all"] = all;
     print(tallies);

@@ -5,6 +5,7 @@
 #include <chalkline/machine/realtime_session.hpp>
 #include <chalkline/machine/rest.hpp>
 #include <chalkline/machine/walk.hpp>
+#include <chalkline/simulator/line_board.hpp>
 
 #include <fmt/format.h>
 #include <unistd.h>
@@ -32,12 +33,13 @@ constexpr double note_every = 0.25;  // s between notes in the journal
 constexpr double hand = 0.5;         // s a maker takes to press a button
 constexpr double patience = 600;     // s of trouble before it is given up
 
-/// Lays the lit way of the program between two places on a map; its length, mm.
-double lay(const machine::Program& program, ProgramPlace after, ProgramPlace up_to, simulator::DoseMap& map) {
+/// Lays the lit way of the program between two places on a map, moved by `by`; its length, mm.
+double lay(const machine::Program& program, ProgramPlace after, ProgramPlace up_to, geometry::Point by,
+           simulator::DoseMap& map) {
     double length = 0;
     machine::walk(program, [&](const machine::Stretch& stretch) {
         if (stretch.power == 0 || stretch.place <= after || stretch.place > up_to) return;
-        map.burn(stretch.from, stretch.to, 1000);
+        map.burn(stretch.from + by, stretch.to + by, 1000);
         length += stretch.length();
     });
     return length;
@@ -49,8 +51,12 @@ class Workshop {
     Workshop(const Work& work, const std::optional<Trouble>& trouble)
         : work_(work),
           trouble_(trouble),
-          controller_(work.profile),
-          device_(controller_, controller_, machine_faults(trouble)),
+          controller_(work.profile, work.board),
+          line_board_(work.board.dialect == machine::Dialect::line_by_line
+                          ? std::make_unique<simulator::LineBoard>(controller_)
+                          : nullptr),
+          device_(line_board_ ? static_cast<simulator::Device&>(*line_board_) : controller_, controller_,
+                  machine_faults(trouble)),
           result_{.dose = {work.profile.width, work.profile.depth, cells_per_mm, work.profile.spot},
                   .allowed = {work.profile.width, work.profile.depth, cells_per_mm, work.profile.spot}} {
         controller_.set_dose_map(&result_.dose);
@@ -73,7 +79,9 @@ class Workshop {
 
     /// A Chalkline is started and told where the machine is.
     void sit_down() {
-        session_ = std::make_unique<machine::RealtimeSession>(work_.profile, 0.3);
+        device_.opened();
+        (void)device_.take_output();
+        session_ = machine::make_session(work_.profile, 0.3, place_);
         session_->opened(controller_.now());
     }
 
@@ -100,6 +108,7 @@ class Workshop {
         answers_.clear();
         if (plugged) return sit_down();
         session_->closed("pulled", controller_.now());
+        place_ = session_->snapshot().remembered_place;
         listen();
     }
 
@@ -113,8 +122,10 @@ class Workshop {
         if (burning_) {
             const machine::Journal journal = machine::read_journal(journal_);
             break_off(journal.last.done, session_->snapshot().begun);
+            in_order_ = true;
             result_.last_word = "killed";
         }
+        place_.reset();  // the next one knows what the journal says, and nothing more
         answers_.clear();
         sit_down();
     }
@@ -123,8 +134,12 @@ class Workshop {
         for (const auto& happened : session_->take_events()) {
             if (const auto* failed = std::get_if<event::Failed>(&happened)) {
                 result_.last_word = failed->error.code;
-                if (failed->activity == Activity::burning && burning_) break_off();
+                if (failed->activity == Activity::burning && burning_) {
+                    break_off();
+                    in_order_ = failed->error.code == machine::error::link_lost;
+                }
             }
+            if (std::holds_alternative<event::Ready>(happened)) find_at_rest();
             const auto* stopped = std::get_if<event::Stopped>(&happened);
             if (stopped && stopped->activity == Activity::burning && burning_) break_off();
             const auto* finished = std::get_if<event::Finished>(&happened);
@@ -144,8 +159,15 @@ class Workshop {
         burning_ = false;
         ++result_.breaks;
         done_ = done;
-        const ProgramPlace furthest = std::max(done, in_whole(begun));
-        result_.allowed_mm += lay(*work_.program, done, furthest, result_.allowed);
+        furthest_ = std::max(done, in_whole(begun));
+        result_.allowed_mm += lay(*work_.program, done, furthest_, bed_at_, result_.allowed);
+    }
+
+    /// A board that stayed on stands where what it had been sent ended.
+    void find_at_rest() {
+        const auto& now = session_->snapshot();
+        if (std::exchange(in_order_, false) && now.place_continued && now.position)
+            done_ = machine::done_at_rest(*work_.program, done_, furthest_, *now.position);
     }
 
     void write_journal() {
@@ -171,8 +193,15 @@ class Workshop {
         if (controller_.now() < hand_since_ + hand) return;
         hand_since_ = controller_.now();
         if (waits) return session_->resume();
-        if (now.state == ControllerState::alarm || !now.position_sure) return (void)session_->home();
+        if (now.state == ControllerState::alarm || !now.position_sure) return say_where();
         if (controller_.now() >= burn_begins) begin();
+    }
+
+    /// Home where there is one; else whoever stands there looks.
+    void say_where() {
+        if (work_.profile.home != machine::HomeCorner::none) return (void)session_->home();
+        if (session_->snapshot().state == ControllerState::alarm) return (void)session_->unlock();
+        (void)session_->stands_at(controller_.head());
     }
 
     void begin() {
@@ -183,6 +212,7 @@ class Workshop {
             program = {rest_, &rest_->program};
         }
         if (first) begun_at_ = controller_.now();
+        if (const auto& at = session_->snapshot().position) bed_at_ = controller_.head() - *at;
         burning_ = session_->burn(std::make_unique<machine::SharedEncoder>(program, work_.profile)).has_value();
         machine::JournalNote note;
         note.done = note.begun = done_;
@@ -192,11 +222,16 @@ class Workshop {
     const Work& work_;
     std::optional<Trouble> trouble_;
     simulator::Controller controller_;
+    std::unique_ptr<simulator::LineBoard> line_board_;
     simulator::FaultyDevice device_;
-    std::unique_ptr<machine::RealtimeSession> session_;
+    std::unique_ptr<machine::Session> session_;
+    std::optional<machine::RememberedPlace> place_;  ///< where the last conversation ended
     Burned result_;
     std::shared_ptr<const machine::Rest> rest_;
-    ProgramPlace done_;
+    ProgramPlace done_, furthest_;
+    geometry::Point
+        bed_at_;             ///< the bed's 0, 0 where it really lies: builds that put 0 at home move it by the pull-off
+    bool in_order_ = false;  ///< the controller was left with lines that it carries out one after the other
     std::string answers_, journal_;
     bool plugged_ = true, burning_ = false;
     double stalled_until_ = 0, hand_since_ = 0, begun_at_ = 0, noted_at_ = 0;
@@ -233,6 +268,12 @@ std::string Trouble::name() const {
     if (host == Host::stall) return "stall";
     if (host == Host::kill) return "kill";
     return std::string(simulator::to_text(fault.kind));
+}
+
+bool Trouble::happens_to(const Work& work) const {
+    using Kind = Fault::Kind;
+    if (work.board.dialect == machine::Dialect::realtime || host != Host::none) return true;
+    return fault.kind != Kind::open_door && fault.kind != Kind::press_hold && fault.kind != Kind::limit_switch;
 }
 
 bool Trouble::bends_a_line() const {
@@ -272,8 +313,11 @@ Verdict compare(const Work& work, const Burned& once, const Burned& burned, cons
     verdict.gap_mm2 = found.gap;
     verdict.excess_mm2 = found.excess;
     verdict.twice_mm = burned.beam_on_mm - once.beam_on_mm;
-    // What one bent line can harm: it and the rest of its row or path, a beam wide and the blur of it.
-    const double bent = trouble && trouble->bends_a_line() ? longest_line_of(work) * 4 * work.profile.spot : 0;
+    // What one bent line can harm: it and the rest of its row or path, a beam wide and the blur of it. Never more than
+    // a third of the work, so that every work can fail.
+    const double one_line = longest_line_of(work) * 1.5 * work.profile.spot;
+    const double third = once.beam_on_mm * work.profile.spot / 3;
+    const double bent = trouble && trouble->bends_a_line() ? std::min(one_line, third) : 0;
     constexpr double rounding = 0.1;  // mm
     if (!burned.finished)
         verdict.why = "did not come to its end: " + burned.last_word;
@@ -321,7 +365,7 @@ long resident_kib() {
 
 Endured burn_for(const Work& work, double seconds) {
     Endured endured;
-    simulator::Controller controller(work.profile);
+    simulator::Controller controller(work.profile, work.board);
     machine::RealtimeSession session(work.profile, 0.3);
     session.opened(0);
     bool enough = false, burning = false;

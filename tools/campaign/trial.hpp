@@ -23,6 +23,8 @@ struct Trouble {
     simulator::Fault fault;
 
     std::string name() const;
+    /// Boards that read line by line have no hold: door, hold switch and limit switches end in their own ways there.
+    bool happens_to(const Work& work) const;
     /// Another line than ours may have been carried out: there is no checksum on the link.
     bool bends_a_line() const;
 };

@@ -160,6 +160,10 @@ void LineSession::handle_place(const std::string& line) {
         std::sscanf(line.c_str() + turned, " A:%lf", &y);
     now_.position = profile_.surface({x, y});
     led_.clear();
+    // The question before this one was answered, but for its `ok`.
+    if (open_.size() > 1 && open_.front().line.text == where && open_.front().told) open_.pop_front();
+    const auto asked = std::find_if(open_.begin(), open_.end(), [](const Open& one) { return one.line.text == where; });
+    if (asked != open_.end()) asked->told = true;
     // Asked behind a line whose answer never came: the board has read that line, or it never had it.
     if (open_.size() > 1 && open_.front().line.text != where && !stopped_activity_) ask_again();
 }
@@ -170,13 +174,25 @@ void LineSession::handle_ok() {
         if (++tries_ <= most_tries) return write(open_.front().line, open_.front().number);
         return begin_stop(Error{std::string(error::answer_lost), {}, {}, 0});
     }
+    // Its answer comes before its `ok`: this one belongs to a line of somebody else.
+    if (lines_ && open_.front().line.text == where) {
+        if (!open_.front().told) {
+            now_.done = done_checked_;
+            return begin_stop(Error{std::string(error::stray_answer), {}, {}, 0});
+        }
+        done_checked_ = now_.done;
+    }
     const ProgramLine line = std::move(open_.front().line);
     open_.pop_front();
     handle_answered(line);
 }
 
 void LineSession::handle_answered(const ProgramLine& line) {
-    if (lines_ && line.operation >= 0) {
+    // What does not move the head takes no room in the plan.
+    const bool moves =
+        (line.text.starts_with("G0 ") || line.text.starts_with("G1 ")) && (!line.to || line.to != planned_to_);
+    if (line.to) planned_to_ = line.to;
+    if (lines_ && line.operation >= 0 && moves) {
         // Answered means planned: what the board may still hold is not done yet.
         in_planner_.push_back(line);
         if (static_cast<int>(in_planner_.size()) > profile_.planner_blocks) {

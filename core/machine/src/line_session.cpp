@@ -228,7 +228,8 @@ Result<void> LineSession::start(Activity activity, std::unique_ptr<LineSource> l
     now_.activity = activity;
     now_.state = ControllerState::run;
     now_.lines_done = 0;
-    now_.done = now_.begun = {};
+    now_.done = now_.begun = done_checked_ = {};
+    planned_to_ = now_.position;
     in_planner_.clear();
     lines_ = std::make_unique<OneCommandLines>(std::move(lines));
     announce();

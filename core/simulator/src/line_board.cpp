@@ -62,6 +62,13 @@ void LineBoard::receive(std::string_view bytes) {
 
 void LineBoard::advance(double seconds) {
     inner_.advance(seconds);
+    // Without power it is dark and deaf; with it again it starts anew.
+    if (!std::exchange(powered_, inner_.powered()) && powered_) {
+        answers_owed_ = 0;
+        from_inner_.clear();
+        start();
+    }
+    if (!powered_) return incoming_.clear();
     read_answers();
     if (halted_) return;
     constexpr double busy_every = 2;  // s

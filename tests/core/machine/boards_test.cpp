@@ -204,7 +204,6 @@ TEST_CASE("every board: probed, home, framed, burned, held, stopped and gone on 
         restarting.controller.set_power(false);
         restarting.run(0.5);
         restarting.controller.set_power(true);
-        if (restarting.line_board) restarting.line_board->start();
         column(restarting.over() && !restarting.failed.empty() &&
                restarting.failed.front() == machine::error::reset_by_itself && !restarting.now().position_sure &&
                restarting.controller.beam() == 0);

@@ -98,21 +98,24 @@ class LineSession : public Session {
     /// A line on its way.
     struct Open {
         ProgramLine line;
-        int number;  ///< 0: it has none
+        int number;         ///< 0: it has none
+        bool told = false;  ///< of the question where the head is: its answer came, and only the `ok` is missing
     };
     std::deque<Open> open_;  ///< sent and not answered: one, but for a stop, or while an answer is asked for again
     std::optional<RememberedPlace> before_;  ///< where an earlier conversation ended
     std::map<int, double> travel_;           ///< what it said of its limits, numbered as in the reference dialect
     Numbers numbers_ = Numbers::unknown;
     int last_number_ = 0, tries_ = 0;
-    double asked_again_ = 0;  ///< s; when a missing answer was asked for last
-    bool resend_ = false;     ///< it did not understand the line on its way; an `ok` follows
+    ProgramPlace done_checked_;  ///< surely done when answers were last seen to belong to their lines
+    double asked_again_ = 0;     ///< s; when a missing answer was asked for last
+    bool resend_ = false;        ///< it did not understand the line on its way; an `ok` follows
     bool restarted_ = false, halted_ = false;
-    bool knows_beam_ = true;                ///< it did not refuse a beam word, and its firmware is new enough
-    std::optional<geometry::Point> stood_;  ///< counted place before the line on its way
-    std::vector<geometry::Point> led_;      ///< counted places that lines since the last report of the place lead to
-    std::unique_ptr<LineSource> lines_;     ///< of the program under way
-    std::deque<ProgramLine> in_planner_;    ///< operations of the newest answered lines
+    bool knows_beam_ = true;                     ///< it did not refuse a beam word, and its firmware is new enough
+    std::optional<geometry::Point> stood_;       ///< counted place before the line on its way
+    std::optional<geometry::Point> planned_to_;  ///< where the newest answered move of the program leads
+    std::vector<geometry::Point> led_;    ///< counted places that lines since the last report of the place lead to
+    std::unique_ptr<LineSource> lines_;   ///< of the program under way
+    std::deque<ProgramLine> in_planner_;  ///< operations of the newest answered lines
     std::optional<Activity> stopped_activity_;  ///< what is being stopped
     std::optional<Error> stop_because_;
     bool cleared_ = false, asked_ = false, ready_ = false, heard_anything_ = false, gave_up_ = false;

@@ -81,6 +81,7 @@ class Controller : public Device {
     void hit_limit_switch();
     /// Off: everything stands dark at once and nothing is answered. On again: as after switching on.
     void set_power(bool on);
+    bool powered() const { return powered_; }
     /// Writes a setting, "number=value", as somebody else on the port would.
     void change_setting(std::string_view text);
     /// The knob at the machine turns the beam's power to so many % of what lines say.

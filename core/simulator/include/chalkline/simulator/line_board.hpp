@@ -43,7 +43,7 @@ class LineBoard : public Device {
     int answers_owed_ = 0;  ///< lines passed on whose answer is not heard yet
     int last_number_ = 0;
     double next_busy_ = 0;
-    bool halted_ = false;
+    bool halted_ = false, powered_ = true;
 };
 
 }  // namespace chalkline::simulator
