@@ -22,6 +22,18 @@ QString lock_file(const BurnRecord& record) {
     return record.folder + "/lock";
 }
 
+/// What may have been begun when a Chalkline was killed: between its last note and its end it went on sending, in a
+/// seventh of a second what a link carries and the largest buffers hold.
+machine::ProgramPlace begun_unnoted(const machine::Program& program, machine::ProgramPlace noted) {
+    constexpr int most_moves = 600;
+    int moves = 0;
+    machine::ProgramPlace furthest = noted;
+    machine::walk(program, [&](const machine::Stretch& stretch) {
+        if (stretch.place > noted && moves++ < most_moves) furthest = stretch.place;
+    });
+    return furthest;
+}
+
 }  // namespace
 
 std::optional<machine::RememberedPlace> LeftOver::place() const {
@@ -85,6 +97,7 @@ Result<LeftOver> BurnFolders::left_over(const BurnRecord& record) const {
     const auto last = static_cast<std::int64_t>(left.program.operations.size()) - 1;
     for (machine::ProgramPlace* place : {&left.journal.last.done, &left.journal.last.begun})
         place->operation = std::min(place->operation, last);
+    if (!left.journal.end) left.journal.last.begun = begun_unnoted(left.program, left.journal.last.begun);
     return left;
 }
 
