@@ -61,9 +61,6 @@ struct HistoryCommand {
 struct SelfTestCommand : MachineCommand {
     std::string output, board;  ///< report, and board file for the simulated machine
 };
-struct StoreCommand : MachineCommand {
-    std::string act, name;  ///< "list", "send", "start" or "delete"
-};
 struct ProofCommand {
     std::string file, output;
     double width = 0, pitch = 0.1;  ///< mm
@@ -107,6 +104,5 @@ int run_jog(const MoveCommand& command);
 int run_settings(const SettingsCommand& command);
 int run_history(const HistoryCommand& command);
 int run_selftest(const SelfTestCommand& command);
-int run_store(const StoreCommand& command, const Surroundings& surroundings);
 
 }  // namespace chalkline::cli

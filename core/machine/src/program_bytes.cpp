@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/base/checksum.hpp>
 #include <chalkline/machine/program_bytes.hpp>
 
 #include <bit>
@@ -12,14 +13,6 @@ static_assert(std::endian::native == std::endian::little, "the format is little 
 constexpr std::string_view mark = "CKPROG1\n";
 
 enum class Act : std::uint8_t { travel, trace, sweep, dwell, air, beam, focus };
-
-/// FNV-1a, 64 bits (G. Fowler, L. C. Noll, K.-P. Vo).
-std::uint64_t checksum(std::string_view bytes) {
-    std::uint64_t sum = 0xcbf29ce484222325ULL;
-    for (const char c : bytes)
-        sum = (sum ^ static_cast<unsigned char>(c)) * 0x100000001b3ULL;
-    return sum;
-}
 
 class Writer {
  public:

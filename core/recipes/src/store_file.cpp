@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "store_file.hpp"
 
+#include <chalkline/base/checksum.hpp>
 #include <chalkline/recipes/exchange.hpp>
 #include <chalkline/recipes/store.hpp>
 
 #include <unistd.h>
 
 #include <algorithm>
-#include <cstdint>
 #include <cstdio>
 #include <filesystem>
 #include <map>
@@ -253,13 +253,9 @@ StoreFile without_writing(const std::string& path) {
 
 }  // namespace
 
-/// FNV-1a, 64 bits (G. Fowler, L. C. Noll, K.-P. Vo): a flipped bit on the disk shows.
 std::string checksum_of(std::string_view body) {
-    std::uint64_t sum = 14695981039346656037ULL;
-    for (const char c : body)
-        sum = (sum ^ static_cast<unsigned char>(c)) * 1099511628211ULL;
     char text[17];
-    std::snprintf(text, sizeof text, "%016llx", static_cast<unsigned long long>(sum));
+    std::snprintf(text, sizeof text, "%016llx", static_cast<unsigned long long>(checksum(body)));
     return text;
 }
 

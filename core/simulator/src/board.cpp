@@ -168,7 +168,6 @@ Result<Board> parse_board(std::string_view text, const std::string& file) {
     keys.flag("origin_forced", board.origin_forced);
     keys.number("planner_blocks", board.planner_blocks, 2, 4096);
     keys.number("receive_buffer", board.receive_buffer, 64, 65536);
-    keys.flag("store", board.store);
     std::string wrong_in_line;
     keys.take("line", [&](const Json& value) {
         wrong_in_line = read_line_habits(value, board.line);
@@ -200,8 +199,7 @@ std::string to_json(const Board& board) {
               {"build_info", board.build_info},
               {"chatter", board.chatter},
               {"chatter_every", board.chatter_every},
-              {"origin_forced", board.origin_forced},
-              {"store", board.store}};
+              {"origin_forced", board.origin_forced}};
     for (const auto& [number, value] : board.settings)
         json["settings"][std::to_string(number)] = value;
     if (board.planner_blocks) json["planner_blocks"] = *board.planner_blocks;

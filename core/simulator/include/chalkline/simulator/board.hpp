@@ -70,7 +70,6 @@ struct Board {
     std::optional<int> planner_blocks, receive_buffer;  ///< other than the profile's
 
     LineHabits line;
-    bool store = false;  ///< it keeps named files and can run them by itself
 };
 
 namespace error {
