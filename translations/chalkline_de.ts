@@ -137,7 +137,7 @@
       <translation>%1 %2</translation>
     </message>
     <message>
-      <extracomment>app/history/burn_history.cpp</extracomment>
+      <extracomment>wording/src/wording.cpp</extracomment>
       <source>%1 %2 %, %3 mm/min</source>
       <translation>%1 %2 %, %3 mm/min</translation>
     </message>
@@ -283,6 +283,11 @@
       <extracomment>app/history/history_sheets.cpp</extracomment>
       <source>%1 into it, as its journal says</source>
       <translation>%1 nach Beginn, laut Protokoll</translation>
+    </message>
+    <message>
+      <extracomment>app/session/store_desk.cpp</extracomment>
+      <source>%1 is in the store, %2 bytes.</source>
+      <translation>%1 liegt im Speicher, %2 Bytes.</translation>
     </message>
     <message>
       <extracomment>app/trays/waiting_panel.cpp</extracomment>
@@ -510,7 +515,7 @@
       <translation>%1 → %2 %3</translation>
     </message>
     <message>
-      <extracomment>app/recipes/recipe_sheets.cpp</extracomment>
+      <extracomment>app/machine/store_sheet.cpp</extracomment>
       <source>%1, %2</source>
       <translation>%1, %2</translation>
     </message>
@@ -535,9 +540,14 @@
       <translation>%1, %2 mm auf dem Bett</translation>
     </message>
     <message>
-      <extracomment>app/history/burn_history.cpp</extracomment>
+      <extracomment>wording/src/wording.cpp</extracomment>
       <source>%1, %2 passes</source>
       <translation>%1, %2 Durchgänge</translation>
+    </message>
+    <message>
+      <extracomment>app/mainwindow/ready_sheet.cpp</extracomment>
+      <source>%1, by the controller itself from its own store</source>
+      <translation>%1, von der Steuerung selbst aus ihrem Speicher</translation>
     </message>
     <message>
       <extracomment>app/trays/waiting_panel.cpp</extracomment>
@@ -1103,6 +1113,11 @@
       <translation>Ein Bildschritt brennt nur Bilder</translation>
     </message>
     <message>
+      <extracomment>app/machine/store_sheet.cpp</extracomment>
+      <source>A program on the controller's card burns without the cable. What was sent from here can be looked at, framed and burned from there; what came from elsewhere nobody has checked, so it is not started here.</source>
+      <translation>Ein Programm auf der Karte der Steuerung brennt ohne das Kabel. Was von hier gesendet wurde, lässt sich ansehen, umfahren und von dort brennen; was von anderswo kam, hat niemand geprüft, darum wird es hier nicht gestartet.</translation>
+    </message>
+    <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>A reference leads nowhere: left out</source>
       <translation>Ein Verweis führt nirgendwohin: ausgelassen</translation>
@@ -1540,6 +1555,11 @@ one a line</source>
 eins je Zeile</translation>
     </message>
     <message>
+      <extracomment>app/session/store_desk.cpp</extracomment>
+      <source>Asking the controller…</source>
+      <translation>Die Steuerung wird gefragt …</translation>
+    </message>
+    <message>
       <extracomment>app/machine/connection_sheet.cpp</extracomment>
       <source>Asking…</source>
       <translation>Frage …</translation>
@@ -1700,6 +1720,11 @@ eins je Zeile</translation>
       <translation>Vorher</translation>
     </message>
     <message>
+      <extracomment>app/machine/self_test_sheet.cpp</extracomment>
+      <source>Begin</source>
+      <translation>Beginnen</translation>
+    </message>
+    <message>
       <extracomment>app/trays/marking_panel.cpp</extracomment>
       <source>Begin again</source>
       <translation>Von vorn beginnen</translation>
@@ -1855,6 +1880,11 @@ eins je Zeile</translation>
       <translation>Die vier Griffe auf vier bekannte Stellen des Betts ziehen: 1 vorn links, 2 vorn rechts, 3 hinten rechts, 4 hinten links eines Rechtecks. Die Ecken des Betts selbst genügen.</translation>
     </message>
     <message>
+      <extracomment>wording/src/machine_words.cpp</extracomment>
+      <source>Buffer</source>
+      <translation>Puffer</translation>
+    </message>
+    <message>
       <extracomment>app/line/line_state.cpp</extracomment>
       <source>Burn</source>
       <translation>Brennen</translation>
@@ -1913,6 +1943,11 @@ eins je Zeile</translation>
       <extracomment>app/proof/prepare_panel.cpp</extracomment>
       <source>Burn it as a picture</source>
       <translation>Es als Bild brennen</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/burn_tray.cpp</extracomment>
+      <source>Burn it from the store…</source>
+      <translation>Aus dem Speicher brennen …</translation>
     </message>
     <message>
       <extracomment>app/trays/compare_panel.cpp</extracomment>
@@ -2023,6 +2058,11 @@ eins je Zeile</translation>
       <extracomment>app/trays/burn_tray.cpp</extracomment>
       <source>Burn…</source>
       <translation>Brennen …</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/wording.cpp</extracomment>
+      <source>Busy with its store</source>
+      <translation>Beschäftigt mit ihrem Speicher</translation>
     </message>
     <message>
       <extracomment>app/trays/round_piece_panel.cpp</extracomment>
@@ -2768,9 +2808,24 @@ eins je Zeile</translation>
       <translation>Bezugspunkt auf %1</translation>
     </message>
     <message>
+      <extracomment>app/machine/store_sheet.cpp</extracomment>
+      <source>Delete</source>
+      <translation>Löschen</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/store_sheet.cpp</extracomment>
+      <source>Delete it for good</source>
+      <translation>Endgültig löschen</translation>
+    </message>
+    <message>
       <extracomment>app/trays/art/placing_panel.cpp</extracomment>
       <source>Delete, with the bed in focus</source>
       <translation>Entf, mit dem Bett im Fokus</translation>
+    </message>
+    <message>
+      <extracomment>app/session/store_desk.cpp</extracomment>
+      <source>Deleting…</source>
+      <translation>Wird gelöscht …</translation>
     </message>
     <message>
       <extracomment>app/proof/tone_panel.cpp</extracomment>
@@ -3218,7 +3273,7 @@ eins je Zeile</translation>
       <translation>Weniger Punkte für den Brennfleck</translation>
     </message>
     <message>
-      <extracomment>app/mainwindow/window_commands.cpp</extracomment>
+      <extracomment>app/machine/store_sheet.cpp</extracomment>
       <source>File</source>
       <translation>Datei</translation>
     </message>
@@ -3226,6 +3281,11 @@ eins je Zeile</translation>
       <extracomment>app/trays/art/art_tray.cpp</extracomment>
       <source>Files another program saves or prints there offer themselves here</source>
       <translation>Dateien, die ein anderes Programm dorthin speichert oder druckt, bieten sich hier an</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/store_sheet.cpp</extracomment>
+      <source>Files in the store</source>
+      <translation>Dateien im Speicher</translation>
     </message>
     <message>
       <extracomment>app/bed/placing_desk.cpp</extracomment>
@@ -3578,6 +3638,11 @@ eins je Zeile</translation>
       <translation>Durchmesser und eine Länge von mindestens 1 mm angeben und zwischen dem Belegten etwas frei lassen.</translation>
     </message>
     <message>
+      <extracomment>app/session/store_desk.cpp</extracomment>
+      <source>Give it a name of letters and figures.</source>
+      <translation>Geben Sie ihr einen Namen aus Buchstaben und Ziffern.</translation>
+    </message>
+    <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Give it a scale, take a part of it alone, or split it. Chalkline never changes its size silently.</source>
       <translation>Einen Maßstab geben, nur einen Teil nehmen oder teilen. Chalkline ändert die Größe nie stillschweigend.</translation>
@@ -3591,6 +3656,11 @@ eins je Zeile</translation>
       <extracomment>app/bed/placing_desk.cpp</extracomment>
       <source>Give it its own step</source>
       <translation>Ihm einen eigenen Schritt geben</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Give one of letters and figures with --as.</source>
+      <translation>Geben Sie mit --as einen aus Buchstaben und Ziffern an.</translation>
     </message>
     <message>
       <extracomment>app/trays/move_panel.cpp</extracomment>
@@ -3651,6 +3721,11 @@ eins je Zeile</translation>
       <extracomment>app/proof/tone_panel.cpp</extracomment>
       <source>Green</source>
       <translation>Grün</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/machine_words.cpp</extracomment>
+      <source>Greeting</source>
+      <translation>Begrüßung</translation>
     </message>
     <message>
       <extracomment>wording/src/swatch_words.cpp</extracomment>
@@ -3821,6 +3896,11 @@ eins je Zeile</translation>
       <extracomment>app/trays/move_panel.cpp</extracomment>
       <source>Hold Shift and an arrow key, with the rail clicked, to move as long as it is held.</source>
       <translation>Umschalt und eine Pfeiltaste halten, nach Klick in die Leiste: bewegt, solange gehalten wird.</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/machine_words.cpp</extracomment>
+      <source>Hold and resume</source>
+      <translation>Halten und weiter</translation>
     </message>
     <message>
       <extracomment>app/rail/machine_rail.cpp</extracomment>
@@ -4204,6 +4284,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>It did not understand the question, or no card is in it. Burn over the cable instead.</source>
+      <translation>Sie hat die Frage nicht verstanden, oder es steckt keine Karte. Brennen Sie über das Kabel.</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
       <source>It does not fit on the piece with this margin</source>
       <translation>Mit diesem Rand passt es nicht auf das Stück</translation>
     </message>
@@ -4231,6 +4316,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>It holds no visible lines, filled shapes or pictures. Turn effects into outlines before saving it.</source>
       <translation>Sie enthält keine sichtbaren Linien, Flächen oder Bilder. Effekte vor dem Speichern in Umrisse wandeln.</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>It is another file, or not whole. Nothing was started; send it again.</source>
+      <translation>Es ist eine andere Datei, oder sie ist nicht vollständig. Nichts wurde gestartet; senden Sie sie noch einmal.</translation>
     </message>
     <message>
       <extracomment>app/trays/focus_panel.cpp</extracomment>
@@ -4346,6 +4436,11 @@ eins je Zeile</translation>
       <extracomment>app/trays/waiting_panel.cpp</extracomment>
       <source>Jobs that shall wait</source>
       <translation>Aufträge, die warten sollen</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/machine_words.cpp</extracomment>
+      <source>Jog there and back</source>
+      <translation>Hin und zurück fahren</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -4808,6 +4903,11 @@ eins je Zeile</translation>
       <translation>Zeilen laufen hin und her</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>List the store: the file may have been deleted, or its card changed.</source>
+      <translation>Lassen Sie den Speicher auflisten: Die Datei kann gelöscht oder die Karte gewechselt worden sein.</translation>
+    </message>
+    <message>
       <extracomment>app/proof/tone_panel.cpp</extracomment>
       <source>Local contrast</source>
       <translation>Örtlicher Kontrast</translation>
@@ -4906,6 +5006,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/machine_words.cpp</extracomment>
       <source>Look at the probe and its cable, raise the head, then find home or unlock.</source>
       <translation>Taster und Kabel ansehen, den Kopf heben, dann Grundstellung suchen oder entsperren.</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Look whether its card is full, locked or loose, then list the store again.</source>
+      <translation>Sehen Sie nach, ob die Karte voll, gesperrt oder lose ist, und lassen Sie den Speicher neu auflisten.</translation>
     </message>
     <message>
       <extracomment>wording/src/machine_words.cpp</extracomment>
@@ -5278,6 +5383,11 @@ eins je Zeile</translation>
       <translation>Das Stück bewegen</translation>
     </message>
     <message>
+      <extracomment>wording/src/machine_words.cpp</extracomment>
+      <source>Moves at S0</source>
+      <translation>Wege mit S0</translation>
+    </message>
+    <message>
       <extracomment>app/machine/profile_sheet.cpp</extracomment>
       <source>Moves it looks ahead</source>
       <translation>Bewegungen, die sie vorausschaut</translation>
@@ -5326,6 +5436,11 @@ eins je Zeile</translation>
       <extracomment>app/recipes/recipe_sheets.cpp</extracomment>
       <source>Name for this job's run sheet</source>
       <translation>Name für den Ablauf dieses Auftrags</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/store_sheet.cpp</extracomment>
+      <source>Name in the store</source>
+      <translation>Name im Speicher</translation>
     </message>
     <message>
       <extracomment>app/swatches/card_design_panel.cpp</extracomment>
@@ -5613,6 +5728,11 @@ eins je Zeile</translation>
       <translation>Der Routine unbekannt, danach ohne Schritt: %1.</translation>
     </message>
     <message>
+      <extracomment>app/machine/self_test_sheet.cpp</extracomment>
+      <source>Not passed.</source>
+      <translation>Nicht bestanden.</translation>
+    </message>
+    <message>
       <extracomment>app/recipes/recipe_editor.cpp</extracomment>
       <source>Not tested</source>
       <translation>Nicht erprobt</translation>
@@ -5786,6 +5906,11 @@ eins je Zeile</translation>
       <extracomment>app/swatches/place_panel.cpp</extracomment>
       <source>On the job's piece, %1 × %2 mm of %3</source>
       <translation>Auf dem Stück des Auftrags, %1 × %2 mm %3</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/self_test_sheet.cpp</extracomment>
+      <source>Once more</source>
+      <translation>Noch einmal</translation>
     </message>
     <message>
       <extracomment>app/trays/round_piece_panel.cpp</extracomment>
@@ -6059,6 +6184,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/evidence_words.cpp</extracomment>
       <source>Parts</source>
       <translation>Teile</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/self_test_sheet.cpp</extracomment>
+      <source>Passed.</source>
+      <translation>Bestanden.</translation>
     </message>
     <message>
       <extracomment>app/recipes/recipe_editor.cpp</extracomment>
@@ -6531,6 +6661,11 @@ eins je Zeile</translation>
       <translation>Aufs Bett legen</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Put its card into this computer, or use its own web page, and burn over the cable otherwise.</source>
+      <translation>Stecken Sie ihre Karte in diesen Rechner oder nehmen Sie ihre eigene Webseite; sonst brennen Sie über das Kabel.</translation>
+    </message>
+    <message>
       <extracomment>app/trays/after_burn_panel.cpp</extracomment>
       <source>Put that into the step</source>
       <translation>In den Schritt übernehmen</translation>
@@ -6599,6 +6734,11 @@ eins je Zeile</translation>
       <extracomment>app/swatches/read_panel.cpp</extracomment>
       <source>Read the card</source>
       <translation>Die Karte lesen</translation>
+    </message>
+    <message>
+      <extracomment>app/session/store_desk.cpp</extracomment>
+      <source>Reading the copy…</source>
+      <translation>Die Kopie wird gelesen …</translation>
     </message>
     <message>
       <extracomment>app/trays/art/art_tray.cpp</extracomment>
@@ -6779,6 +6919,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/controller_settings.cpp</extracomment>
       <source>Report</source>
       <translation>Bericht</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/machine_words.cpp</extracomment>
+      <source>Report at rest</source>
+      <translation>Meldung in Ruhe</translation>
     </message>
     <message>
       <extracomment>app/proof/prepare_panel.cpp</extracomment>
@@ -7046,6 +7191,16 @@ eins je Zeile</translation>
       <translation>Das Programm sichern …</translation>
     </message>
     <message>
+      <extracomment>app/machine/self_test_sheet.cpp</extracomment>
+      <source>Save the report</source>
+      <translation>Bericht speichern</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/self_test_sheet.cpp</extracomment>
+      <source>Save the report…</source>
+      <translation>Bericht speichern …</translation>
+    </message>
+    <message>
       <extracomment>app/machine/wire_sheet.cpp</extracomment>
       <source>Save the wire log</source>
       <translation>Das Leitungsprotokoll sichern</translation>
@@ -7069,6 +7224,11 @@ eins je Zeile</translation>
       <extracomment>app/machine/controller_sheet.cpp</extracomment>
       <source>Saved to %1.</source>
       <translation>Gesichert in %1.</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/self_test_sheet.cpp</extracomment>
+      <source>Saved, with a board file for the simulated machine beside it.</source>
+      <translation>Gespeichert, daneben eine Boarddatei für die simulierte Maschine.</translation>
     </message>
     <message>
       <extracomment>app/machine/wire_sheet.cpp</extracomment>
@@ -7111,6 +7271,16 @@ eins je Zeile</translation>
       <translation>Geritzte Linie</translation>
     </message>
     <message>
+      <extracomment>app/machine/self_test_sheet.cpp</extracomment>
+      <source>Self-test with the beam off</source>
+      <translation>Selbsttest mit ausgeschaltetem Strahl</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/connection_sheet.cpp</extracomment>
+      <source>Self-test with the beam off…</source>
+      <translation>Selbsttest mit ausgeschaltetem Strahl …</translation>
+    </message>
+    <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Send an ink to it, turn it off or remove it.</source>
       <translation>Ihm eine Tinte geben, ihn ausschalten oder entfernen.</translation>
@@ -7146,6 +7316,26 @@ eins je Zeile</translation>
       <translation>Ein Teil in einen Schritt geben</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Send the job with `store send`, or burn the program's own file.</source>
+      <translation>Senden Sie den Auftrag mit `store send`, oder brennen Sie die eigene Datei des Programms.</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/burn_tray.cpp</extracomment>
+      <source>Send the program to the controller's card, or burn one from there</source>
+      <translation>Das Programm auf die Karte der Steuerung senden oder eines von dort brennen</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/store_sheet.cpp</extracomment>
+      <source>Send this job</source>
+      <translation>Diesen Auftrag senden</translation>
+    </message>
+    <message>
+      <extracomment>app/session/store_desk.cpp</extracomment>
+      <source>Sending: %1 lines</source>
+      <translation>Wird gesendet: %1 Zeilen</translation>
+    </message>
+    <message>
       <extracomment>app/machine/profile_sheet.cpp</extracomment>
       <source>Sent after a job</source>
       <translation>Nach einem Auftrag gesendet</translation>
@@ -7154,6 +7344,11 @@ eins je Zeile</translation>
       <extracomment>app/machine/profile_sheet.cpp</extracomment>
       <source>Sent after finding home</source>
       <translation>Nach der Grundstellung gesendet</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/store_sheet.cpp</extracomment>
+      <source>Sent from here</source>
+      <translation>Von hier gesendet</translation>
     </message>
     <message>
       <extracomment>app/machine/profile_sheet.cpp</extracomment>
@@ -7351,6 +7546,11 @@ eins je Zeile</translation>
       <translation>Auf dem Bett zeigen</translation>
     </message>
     <message>
+      <extracomment>app/machine/store_sheet.cpp</extracomment>
+      <source>Show it, to burn it from there</source>
+      <translation>Zeigen, um es von dort zu brennen</translation>
+    </message>
+    <message>
       <extracomment>app/machine/wire_sheet.cpp</extracomment>
       <source>Show only lines with…</source>
       <translation>Nur Zeilen zeigen mit …</translation>
@@ -7401,7 +7601,7 @@ eins je Zeile</translation>
       <translation>Simulierte Maschine</translation>
     </message>
     <message>
-      <extracomment>app/proof/prepare_panel.cpp</extracomment>
+      <extracomment>app/machine/store_sheet.cpp</extracomment>
       <source>Size</source>
       <translation>Größe</translation>
     </message>
@@ -7731,6 +7931,11 @@ eins je Zeile</translation>
       <translation>Abgebrochen, aber der Zustand des Strahls ist nicht bestätigt</translation>
     </message>
     <message>
+      <extracomment>app/session/store_desk.cpp</extracomment>
+      <source>Stopped; nothing of it is left in the store.</source>
+      <translation>Gestoppt; nichts davon ist im Speicher geblieben.</translation>
+    </message>
+    <message>
       <extracomment>wording/src/wording.cpp</extracomment>
       <source>Stopping</source>
       <translation>Bricht ab</translation>
@@ -7971,9 +8176,14 @@ eins je Zeile</translation>
       <translation>Text</translation>
     </message>
     <message>
-      <extracomment>app/machine/wire_sheet.cpp</extracomment>
+      <extracomment>app/machine/self_test_sheet.cpp</extracomment>
       <source>Text (*.txt)</source>
       <translation>Text (*.txt)</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>That name cannot be used in the controller's store</source>
+      <translation>Dieser Name geht im Speicher der Steuerung nicht</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -8251,9 +8461,29 @@ eins je Zeile</translation>
       <translation>Die eigenen Grenzen der Steuerung würden das Brennen anhalten: Das Stück braucht {needed} auf {axis}, mehr als sie zählen darf</translation>
     </message>
     <message>
+      <extracomment>app/machine/store_sheet.cpp</extracomment>
+      <source>The controller's own store</source>
+      <translation>Der Speicher der Steuerung</translation>
+    </message>
+    <message>
+      <extracomment>app/mainwindow/window_commands.cpp</extracomment>
+      <source>The controller's own store: send, list, start, delete</source>
+      <translation>Der Speicher der Steuerung: senden, auflisten, starten, löschen</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/connection_sheet.cpp</extracomment>
+      <source>The controller's own store…</source>
+      <translation>Der Speicher der Steuerung …</translation>
+    </message>
+    <message>
       <extracomment>app/machine/controller_sheet.cpp</extracomment>
       <source>The controller's settings</source>
       <translation>Die Einstellungen der Steuerung</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The controller's store failed at “{name}” {text}</source>
+      <translation>Der Speicher der Steuerung ist an „{name}“ gescheitert {text}</translation>
     </message>
     <message>
       <extracomment>app/swatches/read_panel.cpp</extracomment>
@@ -8384,6 +8614,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/machine_words.cpp</extracomment>
       <source>The head looks for its home switches</source>
       <translation>Der Kopf sucht seine Endschalter</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/self_test_sheet.cpp</extracomment>
+      <source>The head moves 20 mm along X and back a few times, is held once and stopped once. The beam is never asked for. The report helps when something is odd with this controller: it holds every line of the wire.</source>
+      <translation>Der Kopf fährt einige Male 20 mm entlang X hin und zurück, wird einmal angehalten und einmal gestoppt. Der Strahl wird nie verlangt. Der Bericht hilft, wenn mit dieser Steuerung etwas seltsam ist: Er enthält jede Zeile der Leitung.</translation>
     </message>
     <message>
       <extracomment>app/trays/frame_tray.cpp</extracomment>
@@ -8841,6 +9076,11 @@ eins je Zeile</translation>
       <translation>Der Schritt ist aus oder nicht zum Brennen gewählt.</translation>
     </message>
     <message>
+      <extracomment>app/session/store_desk.cpp</extracomment>
+      <source>The store is empty.</source>
+      <translation>Der Speicher ist leer.</translation>
+    </message>
+    <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>The swatch card cannot be read: {what}</source>
       <translation>Die Musterkarte ist nicht lesbar: {what}</translation>
@@ -8937,6 +9177,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>There is no “{name}” in the controller's store</source>
+      <translation>Im Speicher der Steuerung gibt es kein „{name}“</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
       <source>There is nothing in that part of the drawing</source>
       <translation>In diesem Teil der Zeichnung ist nichts</translation>
     </message>
@@ -9001,6 +9246,11 @@ eins je Zeile</translation>
       <translation>Das kann diese Steuerung nicht</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>This controller has no store of its own</source>
+      <translation>Diese Steuerung hat keinen eigenen Speicher</translation>
+    </message>
+    <message>
       <extracomment>app/session/machine_keeper.cpp</extracomment>
       <source>This controller is new here and tells nothing of itself</source>
       <translation>Diese Steuerung ist hier neu und sagt nichts von sich</translation>
@@ -9017,6 +9267,11 @@ eins je Zeile</translation>
       <extracomment>app/session/machine_keeper.cpp</extracomment>
       <source>This controller is new here; its figures are those of the profile</source>
       <translation>Diese Steuerung ist hier neu; ihre Zahlen sind die des Profils</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>This controller takes no files over this cable</source>
+      <translation>Diese Steuerung nimmt über dieses Kabel keine Dateien an</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -9362,6 +9617,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Type some letters.</source>
       <translation>Einige Buchstaben tippen.</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/self_test_sheet.cpp</extracomment>
+      <source>Under way…</source>
+      <translation>Läuft …</translation>
     </message>
     <message>
       <extracomment>app/mainwindow/top_bar.cpp</extracomment>
@@ -10169,6 +10429,11 @@ eins je Zeile</translation>
       <translation>zurück nach 0, 0</translation>
     </message>
     <message>
+      <extracomment>wording/src/machine_words.cpp</extracomment>
+      <source>bad</source>
+      <translation>schlecht</translation>
+    </message>
+    <message>
       <extracomment>app/trays/rehearse_tray.cpp</extracomment>
       <source>beam %1 %</source>
       <translation>Strahl %1 %</translation>
@@ -10517,6 +10782,11 @@ eins je Zeile</translation>
       <translation>„{}“ geht weiter, {} Zeilen sind übrig</translation>
     </message>
     <message>
+      <extracomment>wording/src/machine_words.cpp</extracomment>
+      <source>good</source>
+      <translation>gut</translation>
+    </message>
+    <message>
       <extracomment>app/machine/profile_sheet.cpp</extracomment>
       <source>has an axis of its own (A)</source>
       <translation>hat eine eigene Achse (A)</translation>
@@ -10732,7 +11002,7 @@ eins je Zeile</translation>
       <translation>Zeile %1: %2</translation>
     </message>
     <message>
-      <extracomment>tools/cli/machine_commands.cpp</extracomment>
+      <extracomment>tools/cli/burning.cpp</extracomment>
       <source>lines</source>
       <translation>Zeilen</translation>
     </message>
@@ -10795,6 +11065,11 @@ eins je Zeile</translation>
       <extracomment>app/line/chalk_line.cpp</extracomment>
       <source>needs attention</source>
       <translation>braucht Aufmerksamkeit</translation>
+    </message>
+    <message>
+      <extracomment>app/machine/store_sheet.cpp</extracomment>
+      <source>no</source>
+      <translation>nein</translation>
     </message>
     <message>
       <extracomment>app/swatches/card_canvas.cpp</extracomment>
@@ -10920,6 +11195,11 @@ eins je Zeile</translation>
       <extracomment>app/swatches/axis_editor.cpp</extracomment>
       <source>nothing: one row</source>
       <translation>nichts: eine Reihe</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/machine_words.cpp</extracomment>
+      <source>odd</source>
+      <translation>seltsam</translation>
     </message>
     <message>
       <extracomment>app/recipes/recipe_panel.cpp</extracomment>
@@ -11152,6 +11432,11 @@ eins je Zeile</translation>
       <translation>Naht · die Wand abgerollt</translation>
     </message>
     <message>
+      <extracomment>tools/cli/store_command.cpp</extracomment>
+      <source>sent from here</source>
+      <translation>von hier gesendet</translation>
+    </message>
+    <message>
       <extracomment>app/trays/art/placing_panel.cpp</extracomment>
       <source>set</source>
       <translation>eingestellt</translation>
@@ -11227,6 +11512,11 @@ eins je Zeile</translation>
       <translation>abgebrochen bei %1 %</translation>
     </message>
     <message>
+      <extracomment>tools/cli/store_command.cpp</extracomment>
+      <source>stored as {}, {} bytes</source>
+      <translation>gespeichert als {}, {} Bytes</translation>
+    </message>
+    <message>
       <extracomment>app/proof/prepare_panel.cpp</extracomment>
       <source>such as 0 0, 25 45, 60 85, 100 100</source>
       <translation>etwa 0 0, 25 45, 60 85, 100 100</translation>
@@ -11265,6 +11555,11 @@ eins je Zeile</translation>
       <extracomment>app/line/line_state.cpp</extracomment>
       <source>the controller is locked</source>
       <translation>die Steuerung ist gesperrt</translation>
+    </message>
+    <message>
+      <extracomment>tools/cli/store_command.cpp</extracomment>
+      <source>the controller's store is empty</source>
+      <translation>der Speicher der Steuerung ist leer</translation>
     </message>
     <message>
       <extracomment>app/machine/known_places.cpp</extracomment>
@@ -11510,6 +11805,16 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>“{name}” could not be read from the job file</source>
       <translation>„{name}“ ließ sich nicht aus der Auftragsdatei lesen</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>“{name}” in the store has {bytes} bytes, not {expected}</source>
+      <translation>„{name}“ im Speicher hat {bytes} Bytes, nicht {expected}</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>“{name}” was not sent from here, so nobody checked what it burns</source>
+      <translation>„{name}“ wurde nicht von hier gesendet, also hat niemand geprüft, was es brennt</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>

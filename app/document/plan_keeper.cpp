@@ -86,14 +86,16 @@ PlanKeeper::PlanKeeper(JobDocument& document, machine::MachineProfile machine, Q
         if (change == JobChange::everything) {  // another job
             only_ = {};
             program_name_.clear();
+            stored_.reset();
         }
         if (change != JobChange::file) start();
     });
 }
 
-void PlanKeeper::show_program(const QString& name, Planned planned) {
+void PlanKeeper::show_program(const QString& name, Planned planned, const std::optional<machine::StoredFile>& stored) {
     runner_.cancel();
     program_name_ = name;
+    stored_ = stored;
     planned_ = std::move(planned);
     Q_EMIT changed();
 }
@@ -127,6 +129,7 @@ void PlanKeeper::start() {
     // A program from a file does not depend on the job's surroundings.
     if (!program_name_.isEmpty() && document_.job().motifs.empty()) return;
     program_name_.clear();
+    stored_.reset();
     forget_what_is_gone();
     if (document_.job().motifs.empty()) {
         runner_.cancel();

@@ -4,6 +4,7 @@
 #include "tasks/task_runner.hpp"
 
 #include <chalkline/machine/profile.hpp>
+#include <chalkline/machine/store.hpp>
 #include <chalkline/planning/checks.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/planning/program_checker.hpp>
@@ -58,8 +59,11 @@ class PlanKeeper : public QObject {
     const planning::CheckGround& ground() const { return ground_; }
     /// Proofs made for plans, for whoever shows pictures. May be asked from any thread.
     const std::shared_ptr<planning::ProofShelf>& shelf() const { return shelf_; }
-    /// A program from a file stands in for the plan until the job changes.
-    void show_program(const QString& name, Planned planned);
+    /// A program from a file stands in for the plan until the job changes. `stored`: it is the copy of that file in the
+    /// controller's own store.
+    void show_program(const QString& name, Planned planned, const std::optional<machine::StoredFile>& stored = {});
+    /// The controller burns what is planned by itself, from this file.
+    const std::optional<machine::StoredFile>& stored() const { return stored_; }
     /// Its name; empty while the job itself is planned.
     QString program_name() const { return program_name_; }
     bool whole() const { return !only_.only_steps && !only_.only_motifs; }
@@ -79,6 +83,7 @@ class PlanKeeper : public QObject {
     std::shared_ptr<planning::ProofShelf> shelf_ = std::make_shared<planning::ProofShelf>();
     Planned planned_;
     QString program_name_;
+    std::optional<machine::StoredFile> stored_;
     TaskRunner runner_;
 };
 

@@ -11,18 +11,6 @@
 #include <QPointer>
 
 namespace chalkline::app {
-namespace {
-
-/// "Cut 100 %, 240 mm/min, 2 passes"
-QString words_of(const job::Step& step) {
-    const auto& s = step.settings;
-    const QString once =
-        QObject::tr("%1 %2 %, %3 mm/min").arg(wording::name(s.kind)).arg(s.power.percent()).arg(s.speed.mm_per_min());
-    return s.passes == 1 ? once : QObject::tr("%1, %2 passes").arg(once).arg(s.passes);
-}
-
-}  // namespace
-
 BurnHistory::BurnHistory(JobDocument& document, const PlanKeeper& plans, MachineLink& machine, BurnDesk& desk,
                          const QString& folder, QObject* parent)
     : QObject(parent), document_(document), plans_(plans), machine_(machine), desk_(desk), folders_(folder) {
@@ -69,7 +57,7 @@ BurnRecord BurnHistory::fresh_record() const {
                                  QString::fromStdString(format_length(job.stock->thickness, LengthUnit::mm)));
     const auto plan = desk_.burning_plan();
     for (const auto& report : plan->steps)
-        if (const job::Step* step = job.step(report.step)) record.steps << words_of(*step);
+        if (const job::Step* step = job.step(report.step)) record.steps << wording::in_short(step->settings);
     record.planned = plan->total.seconds();
     return record;
 }
@@ -78,16 +66,8 @@ void BurnHistory::begin(const std::shared_ptr<const machine::Rest>& rest) {
     if (!rest || !current_) {
         current_ = fresh_record();
         if (const auto kept = folders_.keep(*current_); !kept) return Q_EMIT failed(kept.error());
-        writer_.start(
-            [job = document_.job(), plan = desk_.burning_plan(), record = *current_,
-             folders = folders_](const Watch&) -> Result<void> {
-                auto bytes = job::to_chalk(job);
-                if (!bytes) return tl::unexpected(bytes.error());
-                return folders.keep_work(record, *bytes, plan->program);
-            },
-            [this](const Result<void>& done) {
-                if (!done) Q_EMIT failed(done.error());
-            });
+        // What the controller burns by itself cannot be gone on with.
+        if (!desk_.burning_file()) keep_work();
         folders_.forget_oldest();
     }
     current_->end.reset();
@@ -95,6 +75,19 @@ void BurnHistory::begin(const std::shared_ptr<const machine::Rest>& rest) {
     keep(*current_);
     open_journal();
     journal_->begin(rest);
+}
+
+void BurnHistory::keep_work() {
+    writer_.start(
+        [job = document_.job(), plan = desk_.burning_plan(), record = *current_,
+         folders = folders_](const Watch&) -> Result<void> {
+            auto bytes = job::to_chalk(job);
+            if (!bytes) return tl::unexpected(bytes.error());
+            return folders.keep_work(record, *bytes, plan->program);
+        },
+        [this](const Result<void>& done) {
+            if (!done) Q_EMIT failed(done.error());
+        });
 }
 
 void BurnHistory::open_journal() {

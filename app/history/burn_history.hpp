@@ -56,6 +56,7 @@ class BurnHistory : public QObject {
     void begin(const std::shared_ptr<const machine::Rest>& rest);
     void end(machine::BurnEnd how);
     BurnRecord fresh_record() const;
+    void keep_work();
     void open_journal();
     void keep(BurnRecord record);
     void learn();

@@ -3,6 +3,7 @@
 
 #include "machine/controller_sheet.hpp"
 #include "machine/profile_sheet.hpp"
+#include "machine/self_test_sheet.hpp"
 #include "machine/wire_sheet.hpp"
 
 #include <chalkline/wording/wording.hpp>
@@ -118,14 +119,16 @@ void ConnectionSheet::ask() {
     show_ports();
 }
 
-void open_connection_sheet(MachineLink& machine, MachineKeeper& keeper, const SampleActs& sample, QWidget* over) {
+void open_connection_sheet(MachineLink& machine, MachineKeeper& keeper, const MachineActs& acts, QWidget* over) {
     if (!machine.connected()) {
-        new ConnectionSheet(machine, keeper, sample.connect, ports::list, over);
+        new ConnectionSheet(machine, keeper, acts.connect_sample, ports::list, over);
         return;
     }
     auto* sheet = new Sheet(Sheet::tr("Machine: %1").arg(machine.name()), over);
     sheet->add_row(Sheet::tr("Controller"), QString::fromStdString(machine.snapshot().version));
     if (machine.active()) sheet->add_text(Sheet::tr("It is working. Stop it before you disconnect."), Tone::attention);
+    sheet->add_link(Sheet::tr("The controller's own store…"), acts.open_store);
+    sheet->add_link(Sheet::tr("Self-test with the beam off…"), [&machine, over] { new SelfTestSheet(machine, over); });
     sheet->add_button(Sheet::tr("Machine…"), ButtonLook::plain,
                       [&machine, &keeper, over] { new ProfileSheet(machine, keeper, over); });
     sheet
@@ -134,7 +137,7 @@ void open_connection_sheet(MachineLink& machine, MachineKeeper& keeper, const Sa
         ->setEnabled(machine.snapshot().can.settings);
     sheet->add_button(Sheet::tr("Wire…"), ButtonLook::plain, [&machine, over] { new WireSheet(machine, over); });
     if (machine.is_sample())
-        sheet->add_button(Sheet::tr("Fresh piece"), ButtonLook::plain, sample.lay_fresh_piece)
+        sheet->add_button(Sheet::tr("Fresh piece"), ButtonLook::plain, acts.lay_fresh_piece)
             ->setToolTip(Sheet::tr("The simulated bed keeps what was burned until another piece lies there"));
     sheet->add_button(Sheet::tr("Disconnect"), ButtonLook::plain, [&machine] { machine.disconnect_now(); })
         ->setEnabled(!machine.active());

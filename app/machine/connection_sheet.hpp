@@ -32,11 +32,12 @@ class ConnectionSheet : public Sheet {
     std::map<QString, QString> answers_;  ///< by path; kept while ports come and go
 };
 
-/// Connecting, or what can be done with the machine that is connected.
-/// What can be asked of the simulated machine that no controller is asked.
-struct SampleActs {
-    std::function<void()> connect, lay_fresh_piece;
+/// What the sheet of a machine leads to that others do: what can be asked of the simulated machine and of no
+/// controller, and the controller's own store.
+struct MachineActs {
+    std::function<void()> connect_sample, lay_fresh_piece, open_store;
 };
-void open_connection_sheet(MachineLink& machine, MachineKeeper& keeper, const SampleActs& sample, QWidget* over);
+/// Connecting, or what can be done with the machine that is connected.
+void open_connection_sheet(MachineLink& machine, MachineKeeper& keeper, const MachineActs& acts, QWidget* over);
 
 }  // namespace chalkline::app

@@ -4,6 +4,7 @@
 #include "history/history_sheets.hpp"
 #include "machine/connection_sheet.hpp"
 #include "machine/state_sheet.hpp"
+#include "machine/store_sheet.hpp"
 #include "mainwindow/ready_sheet.hpp"
 #include "mainwindow/recent_jobs.hpp"
 #include "mainwindow/settings_sheet.hpp"
@@ -66,6 +67,7 @@ MainWindow::MainWindow(const WindowOptions& options)
       keeper_(machine_, options_.machines),
       desk_(document_, plans_, machine_),
       burns_(document_, plans_, machine_, desk_, options_.history),
+      store_(machine_, plans_, history::StoredPrograms::usual_place()),
       placing_(document_, machine_.profile()),
       art_(document_, options.profile, options.surroundings),
       autosave_(document_, options_.recovery_folder),
@@ -259,6 +261,11 @@ void MainWindow::build() {
     connect(burn, &BurnTray::go_on_wanted, this, [this] { open_go_on_sheet(desk_, machine_.profile(), bed_); });
     connect(burn, &BurnTray::save_wanted, this,
             [this] { files_->save_program(plans_.planned().plan, machine_.profile()); });
+    connect(burn, &BurnTray::store_wanted, this, &MainWindow::open_store);
+    connect(&store_, &StoreDesk::shown, this, [this] {
+        choose(Mark::rehearse);
+        player_.show(0);
+    });
     connect(rehearse, &RehearseTray::paper_wanted, this, &MainWindow::save_run_sheet);
     connect(burn, &BurnTray::burn_wanted, this, &MainWindow::ask_to_burn);
     connect(burn, &BurnTray::open_wanted, this, [this](const QString& path) { files_->open({path}); });
@@ -423,8 +430,13 @@ void MainWindow::save_run_sheet() {
 }
 
 void MainWindow::open_connection() {
-    const SampleActs sample{[this] { connect_sample_machine(); }, [this] { sample_.lay_fresh_piece(); }};
-    open_connection_sheet(machine_, keeper_, sample, views_->currentWidget());
+    const MachineActs acts{[this] { connect_sample_machine(); }, [this] { sample_.lay_fresh_piece(); },
+                           [this] { open_store(); }};
+    open_connection_sheet(machine_, keeper_, acts, views_->currentWidget());
+}
+
+void MainWindow::open_store() {
+    new StoreSheet(machine_, store_, document_.title(), views_->currentWidget());
 }
 
 void MainWindow::connect_sample_machine() {

@@ -20,6 +20,7 @@
 #include "session/burn_desk.hpp"
 #include "session/machine_keeper.hpp"
 #include "session/machine_link.hpp"
+#include "session/store_desk.hpp"
 #include "theme/theme.hpp"
 #include "trays/steps/steps_tray.hpp"
 #include "widgets/message_strip.hpp"
@@ -108,6 +109,7 @@ class MainWindow : public QWidget {
     void take_data(const QMimeData* dropped);
     void ask_to_burn();
     void open_connection();
+    void open_store();
     void take_recipes();
     void take_piece();
     void open_guide(const QString& page);
@@ -130,6 +132,7 @@ class MainWindow : public QWidget {
     MachineKeeper keeper_;
     BurnDesk desk_;
     BurnHistory burns_;
+    StoreDesk store_;
     WaitingJobs waiting_;
     Desktop desktop_;
     PlacingDesk placing_;

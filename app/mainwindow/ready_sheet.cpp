@@ -80,7 +80,13 @@ void open_ready_sheet(const job::Job& job, const PlanKeeper& plans, BurnDesk& de
     for (const auto& report : planned.plan->steps)
         if (const job::Step* step = job.step(report.step)) kinds << wording::name(step->settings.kind).toLower();
     auto* sheet = new Sheet(Sheet::tr("Ready to burn?"), over);
-    sheet->add_row(Sheet::tr("What"), kinds.join(", ") + Sheet::tr(", in this order"));
+    if (plans.stored())
+        sheet->add_row(Sheet::tr("What"),
+                       Sheet::tr("%1, by the controller itself from its own store").arg(plans.program_name()));
+    else if (!plans.program_name().isEmpty())
+        sheet->add_row(Sheet::tr("What"), plans.program_name());
+    else
+        sheet->add_row(Sheet::tr("What"), kinds.join(", ") + Sheet::tr(", in this order"));
     if (!plans.whole())
         sheet->add_row(Sheet::tr("Only"), plans.only().only_steps
                                               ? Sheet::tr("one step; the rest of the job is not burned")

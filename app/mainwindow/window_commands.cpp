@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Everything the window can be asked for by name or by keys.
 #include "guide/guide.hpp"
+#include "machine/self_test_sheet.hpp"
 #include "mainwindow/main_window.hpp"
 #include "mainwindow/recent_jobs.hpp"
 #include "mainwindow/settings_sheet.hpp"
@@ -56,6 +57,12 @@ void MainWindow::add_commands() {
     add(machine, tr("Burn the job"), QKeySequence("Ctrl+Return"), [this] {
         choose(Mark::burn);
         ask_to_burn();
+    });
+    add(machine, tr("The controller's own store: send, list, start, delete"), {}, [this] {
+        if (machine_.connected()) open_store();
+    });
+    add(machine, tr("Self-test with the beam off"), {}, [this] {
+        if (machine_.connected()) new SelfTestSheet(machine_, views_->currentWidget());
     });
     add(machine, tr("Find home"), {}, [this] { machine_.home(); });
     add(machine, tr("Connect to a machine"), {}, [this] { open_connection(); });

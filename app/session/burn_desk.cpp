@@ -3,6 +3,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <utility>
 
 namespace chalkline::app {
 namespace {
@@ -41,10 +42,12 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     connect(&machine_, &MachineLink::start_pressed, this, &BurnDesk::start_pressed);
     connect(&machine_, &MachineLink::ready, this, [this] {
         if (machine_.snapshot().place_continued) found_at_rest();
+        // What was said of the head's place when it stopped is not true any more.
+        if (!machine_.snapshot().position_sure) trouble_.reset();
     });
     connect(&machine_, &MachineLink::failed, this, [this](machine::Activity activity, const Error& error) {
-        const bool broke_off = break_off(activity);
-        if (broke_off) broken_off_->in_order = error.code == machine::error::link_lost;
+        const bool broke_off = break_off(activity, error.code == machine::error::link_lost);
+        riding_ = riding_ && activity != machine::Activity::framing;
         if (!machine_.connected()) framed_at_.reset();
         // What was refused is told once, where everything is told; only what broke off stays on the line.
         if (activity != machine::Activity::none) trouble_ = wording::describe(error);
@@ -53,8 +56,9 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     });
     connect(&machine_, &MachineLink::stopped, this,
             [this](machine::Activity activity, bool position_sure, bool beam_off) {
-                const bool broke_off = break_off(activity);
-                if (broke_off) broken_off_->in_order = position_sure;
+                const bool broke_off = break_off(activity, position_sure);
+                const bool others = activity == machine::Activity::framing && !std::exchange(riding_, false);
+                if (others) return;  // a self-test stops itself
                 if (broke_off && position_sure) found_at_rest();
                 wording::Message message{
                     beam_off ? tr("Stopped, beam off") : tr("Stopped, but the beam's state is not confirmed"), {}, {}};
@@ -91,6 +95,7 @@ void BurnDesk::forget_last_burn() {
     if (!burning()) {
         burned_at_.reset();
         burning_.reset();
+        burning_file_.reset();
         broken_off_.reset();
         rest_.reset();
         done_ = {};
@@ -155,6 +160,7 @@ void BurnDesk::ride(std::optional<std::size_t> side) {
         framed_at_.reset();
         stayed_.reset();
     }
+    riding_ = true;
     machine_.frame(std::make_shared<const machine::Program>(std::move(*program)));
 }
 
@@ -220,8 +226,11 @@ void BurnDesk::send(std::shared_ptr<const machine::Rest> rest) {
     pace_ = {};
     share_at_begin_ = share_done();
     ran_ = false;
+    burning_file_ = rest_ ? std::nullopt : plans_.stored();
     Q_EMIT began(rest_);
-    if (rest_)
+    if (burning_file_)
+        machine_.run_stored(*burning_file_);
+    else if (rest_)
         machine_.burn({rest_, &rest_->program}, trims_);
     else
         machine_.burn({burning_, &burning_->program}, trims_);
@@ -233,11 +242,14 @@ machine::ProgramPlace BurnDesk::in_whole(machine::ProgramPlace place) const {
     return rest_ ? rest_->in_whole(place) : place;
 }
 
-bool BurnDesk::break_off(machine::Activity activity) {
+/// True when a burn of ours ended. One from the controller's store leaves nothing to go on with: how much was read of
+/// it says nothing of what was burned.
+bool BurnDesk::break_off(machine::Activity activity, bool in_order) {
     if (activity != machine::Activity::burning || !burning_) return false;
+    if (burning_file_) return true;
     const auto& now = machine_.snapshot();
     const auto done = in_whole(now.done);
-    broken_off_ = BrokenOff{done, std::max(done, in_whole(now.begun)), now.position, false};
+    broken_off_ = BrokenOff{done, std::max(done, in_whole(now.begun)), now.position, in_order};
     return true;
 }
 
@@ -255,6 +267,7 @@ void BurnDesk::found_at_rest() {
 void BurnDesk::take_up(std::shared_ptr<const planning::Plan> plan, const machine::JournalNote& note) {
     const auto last = static_cast<std::int64_t>(plan->program.operations.size()) - 1;
     burning_ = std::move(plan);
+    burning_file_.reset();
     rest_.reset();
     broken_off_ = BrokenOff{note.done, std::max(note.done, note.begun), note.head, true};
     broken_off_->done.operation = std::min(broken_off_->done.operation, last);
@@ -317,6 +330,7 @@ double BurnDesk::share_at(const machine::ProgramPlace& place) const {
 }
 
 double BurnDesk::share_done() const {
+    if (burning_file_ && burning()) return machine_.snapshot().stored_share.value_or(1);
     return share_at(done_);
 }
 
@@ -366,7 +380,8 @@ void BurnDesk::follow() {
 }
 
 void BurnDesk::finish(machine::Activity activity) {
-    if (activity == machine::Activity::framing && !one_side_) {
+    const bool rode = activity == machine::Activity::framing && std::exchange(riding_, false);
+    if (rode && !one_side_) {
         framed_at_ = QDateTime::currentDateTime();
         framed_before_ = false;
         if (framing_.again_and_again) QMetaObject::invokeMethod(this, &BurnDesk::ride_again, Qt::QueuedConnection);

@@ -85,6 +85,9 @@ class BurnDesk : public QObject {
 
     /// The plan being burned or burned last; null before the first burn of this job.
     std::shared_ptr<const planning::Plan> burning_plan() const { return burning_; }
+    /// The file of the controller's own store that `burning_plan` is the copy of; nothing: it was sent. A burn from
+    /// there cannot be gone on with.
+    const std::optional<machine::StoredFile>& burning_file() const { return burning_file_; }
     bool burning() const { return machine_.snapshot().activity == machine::Activity::burning; }
     /// What of `burning_plan` is surely done.
     machine::ProgramPlace done() const { return done_; }
@@ -115,7 +118,7 @@ class BurnDesk : public QObject {
  private:
     void ride(std::optional<std::size_t> side);
     void ride_again();
-    bool break_off(machine::Activity activity);
+    bool break_off(machine::Activity activity, bool in_order);
     void found_at_rest();
     void send(std::shared_ptr<const machine::Rest> rest);
     double share_at(const machine::ProgramPlace& place) const;
@@ -141,10 +144,12 @@ class BurnDesk : public QObject {
     OnStart on_start_ = OnStart::nothing;
     std::size_t next_side_ = 0;
     bool ride_when_planned_ = false;  ///< the job was nudged while it is framed again and again
+    bool riding_ = false;             ///< the frame under way was asked for here
     bool one_side_ = false;           ///< the ride under way goes along one side only
     bool framed_before_ = false;      ///< it was framed, and changed since
     std::optional<wording::Message> trouble_;
     std::shared_ptr<const planning::Plan> burning_;
+    std::optional<machine::StoredFile> burning_file_;
     machine::ProgramPlace done_;
     std::shared_ptr<const machine::Rest> rest_;  ///< of `burning_`, while it is gone on with
     std::optional<BrokenOff> broken_off_;

@@ -101,7 +101,7 @@ void MachineLink::use(const machine::MachineProfile& profile) {
     const bool only_hours = but_for_hours == profile;
     profile_ = profile;
     // The conversation goes by all of it but the hours.
-    if (!only_hours) request([profile](machine::Session& s) { return s.set_profile(profile); });
+    if (!only_hours) ask([profile](machine::Session& s) { return s.set_profile(profile); });
     Q_EMIT profile_changed(figures);
     Q_EMIT changed();
 }
@@ -113,92 +113,95 @@ void MachineLink::disconnect_now() {
     Q_EMIT changed();
 }
 
-void MachineLink::request(link::SessionRunner::Request request) {
+void MachineLink::ask(link::SessionRunner::Request request) {
     if (runner_) runner_->request(std::move(request));
 }
 
 void MachineLink::home() {
-    request([](machine::Session& s) { return s.home(); });
+    ask([](machine::Session& s) { return s.home(); });
 }
 void MachineLink::unlock() {
-    request([](machine::Session& s) { return s.unlock(); });
+    ask([](machine::Session& s) { return s.unlock(); });
 }
 void MachineLink::turn_laser_mode_on() {
-    request([](machine::Session& s) { return s.turn_laser_mode_on(); });
+    ask([](machine::Session& s) { return s.turn_laser_mode_on(); });
 }
 void MachineLink::jog(geometry::Point by) {
-    request([by, speed = Speed::mm_per_min(profile_.jog_speed)](machine::Session& s) { return s.jog(by, speed); });
+    ask([by, speed = Speed::mm_per_min(profile_.jog_speed)](machine::Session& s) { return s.jog(by, speed); });
 }
 void MachineLink::go_to(geometry::Point place) {
-    request([place, speed = profile_.top_speed()](machine::Session& s) { return s.go_to(place, speed); });
+    ask([place, speed = profile_.top_speed()](machine::Session& s) { return s.go_to(place, speed); });
 }
 void MachineLink::jog_on(geometry::Point way) {
-    request([way, speed = Speed::mm_per_min(profile_.jog_speed)](machine::Session& s) { return s.jog_on(way, speed); });
+    ask([way, speed = Speed::mm_per_min(profile_.jog_speed)](machine::Session& s) { return s.jog_on(way, speed); });
 }
 void MachineLink::cancel_jog() {
-    request([](machine::Session& s) -> Result<void> {
+    ask([](machine::Session& s) -> Result<void> {
         s.cancel_jog();
         return {};
     });
 }
 void MachineLink::move_focus(double by) {
-    request([by](machine::Session& s) { return s.move_focus(by); });
+    ask([by](machine::Session& s) { return s.move_focus(by); });
 }
 void MachineLink::pulse(Power power, Duration time) {
-    request([power, time](machine::Session& s) { return s.pulse(power, time); });
+    ask([power, time](machine::Session& s) { return s.pulse(power, time); });
 }
 void MachineLink::probe() {
-    request([](machine::Session& s) { return s.probe(); });
+    ask([](machine::Session& s) { return s.probe(); });
 }
 void MachineLink::stands_at(geometry::Point place) {
-    request([place](machine::Session& s) { return s.stands_at(place); });
+    ask([place](machine::Session& s) { return s.stands_at(place); });
 }
 void MachineLink::release_motors() {
-    request([](machine::Session& s) { return s.release_motors(); });
+    ask([](machine::Session& s) { return s.release_motors(); });
 }
 void MachineLink::wake() {
-    request([](machine::Session& s) -> Result<void> {
+    ask([](machine::Session& s) -> Result<void> {
         s.wake();
         return {};
     });
 }
 void MachineLink::write_setting(int number, double value) {
-    request([number, value](machine::Session& s) { return s.write_setting(number, value); });
+    ask([number, value](machine::Session& s) { return s.write_setting(number, value); });
 }
 void MachineLink::send_line(const QString& text) {
-    request([text = text.toStdString()](machine::Session& s) { return s.send_line(text); });
+    ask([text = text.toStdString()](machine::Session& s) { return s.send_line(text); });
 }
 void MachineLink::trim_by(int speed, int power) {
     // Counted from where the session stands: what is shown here may be a moment old.
-    request([speed, power](machine::Session& s) {
+    ask([speed, power](machine::Session& s) {
         return s.trim(s.snapshot().speed_trim + speed, s.snapshot().power_trim + power);
     });
 }
 void MachineLink::hold() {
-    request([](machine::Session& s) -> Result<void> {
+    ask([](machine::Session& s) -> Result<void> {
         s.hold();
         return {};
     });
 }
 void MachineLink::resume() {
-    request([](machine::Session& s) -> Result<void> {
+    ask([](machine::Session& s) -> Result<void> {
         s.resume();
         return {};
     });
 }
 void MachineLink::stop() {
-    request([](machine::Session& s) -> Result<void> {
+    ask([](machine::Session& s) -> Result<void> {
         s.stop();
         return {};
     });
 }
 void MachineLink::frame(std::shared_ptr<const machine::Program> program) {
-    request([program, profile = profile_](machine::Session& s) {
+    ask([program, profile = profile_](machine::Session& s) {
         return s.frame(std::make_unique<machine::SharedEncoder>(program, profile));
     });
 }
+void MachineLink::run_stored(const machine::StoredFile& file) {
+    ask([file](machine::Session& s) { return s.run_stored(file); });
+}
 void MachineLink::burn(std::shared_ptr<const machine::Program> program, const machine::Trims& trims) {
-    request([program, trims, profile = profile_](machine::Session& s) {
+    ask([program, trims, profile = profile_](machine::Session& s) {
         return s.burn(std::make_unique<machine::SharedEncoder>(program, profile), trims);
     });
 }
@@ -242,7 +245,7 @@ void MachineLink::take(std::vector<machine::Event> events) {
     if (wire_log_.size() > most_lines) wire_log_.remove(0, wire_log_.size() - most_lines);
     if (!lines.isEmpty()) Q_EMIT wire(lines);
     if (std::any_of(events.begin(), events.end(), ends_work))
-        request([profile = profile_](machine::Session& s) { return catch_up(s, profile); });
+        ask([profile = profile_](machine::Session& s) { return catch_up(s, profile); });
     if (moved) Q_EMIT changed();
     if (pressed && !was_pressed) Q_EMIT start_pressed();
     for (const machine::Event& happened : events) {

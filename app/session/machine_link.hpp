@@ -83,6 +83,10 @@ class MachineLink : public QObject {
     /// The program is shared with the link's thread, which pulls its lines.
     void frame(std::shared_ptr<const machine::Program> program);
     void burn(std::shared_ptr<const machine::Program> program, const machine::Trims& trims);
+    /// Lets the controller burn a file of its own store.
+    void run_stored(const machine::StoredFile& file);
+    /// Anything else; what is refused is told by `failed`.
+    void ask(link::SessionRunner::Request request);
     /// Told of everything from now on, in place of the one before; null: nobody.
     void set_witness(std::shared_ptr<link::Witness> witness);
 
@@ -103,7 +107,6 @@ class MachineLink : public QObject {
     struct Stand;
     static void tell(Stand& stand, const std::vector<machine::Event>& events);
     void take(std::vector<machine::Event> events);
-    void request(link::SessionRunner::Request request);
 
     /// Shared with the link's thread.
     struct Stand {

@@ -75,6 +75,10 @@ BurnTray::BurnTray(const TrayContext& context, QWidget* parent) : QWidget(parent
     save_->setToolTip(tr("As a G-code file, for a machine that is fed by card"));
     connect(save_, &QPushButton::clicked, this, &BurnTray::save_wanted);
     all->addWidget(save_, 0, Qt::AlignLeft);
+    store_ = make_button(tr("The controller's own store…"), ButtonLook::link, this);
+    store_->setToolTip(tr("Send the program to the controller's card, or burn one from there"));
+    connect(store_, &QPushButton::clicked, this, &BurnTray::store_wanted);
+    all->addWidget(store_, 0, Qt::AlignLeft);
     all->addWidget(new ChecksPanel(context, this));
     auto* waiting = new WaitingPanel(context_, this);
     connect(waiting, &WaitingPanel::open_wanted, this, &BurnTray::open_wanted);
@@ -159,7 +163,11 @@ void BurnTray::follow() {
     trouble_->setVisible(!trouble.isEmpty());
     only_->setVisible(!burning && !context_.document.job().steps.empty());
     burn_->setVisible(!burning);
-    burn_->setText(broken ? tr("Burn all of it again…") : after ? tr("Burn again in place…") : tr("Burn…"));
+    store_->setVisible(!burning && context_.machine.free());
+    burn_->setText(context_.plans.stored() ? tr("Burn it from the store…")
+                   : broken                ? tr("Burn all of it again…")
+                   : after                 ? tr("Burn again in place…")
+                                           : tr("Burn…"));
     set_look(burn_, broken ? ButtonLook::plain : ButtonLook::accent);
     burn_->setEnabled(!why);
     go_on_->setVisible(broken);

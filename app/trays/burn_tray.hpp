@@ -18,6 +18,8 @@ class BurnTray : public QWidget {
  Q_SIGNALS:
     void burn_wanted();
     void save_wanted();
+    /// The program shall go to the controller's own store.
+    void store_wanted();
     void go_on_wanted();
     /// The head's place after a burn that broke off has to be said.
     void stood_wanted();
@@ -35,7 +37,7 @@ class BurnTray : public QWidget {
     QComboBox* only_;
     QLabel *heading_, *time_, *under_, *trouble_, *facts_;
     TimeRibbon* ribbon_;
-    QPushButton *burn_, *stop_waiting_, *save_, *go_on_, *stood_;
+    QPushButton *burn_, *stop_waiting_, *save_, *store_, *go_on_, *stood_;
 };
 
 }  // namespace chalkline::app

@@ -62,6 +62,16 @@ QPushButton* Sheet::add_button(const QString& text, ButtonLook look, std::functi
     return button;
 }
 
+QPushButton* Sheet::add_link(const QString& text, std::function<void()> action) {
+    auto* link = make_button(text, ButtonLook::link, this);
+    connect(link, &QPushButton::clicked, this, [this, action = std::move(action)] {
+        put_away();
+        action();
+    });
+    body_->addWidget(link, 0, Qt::AlignLeft);
+    return link;
+}
+
 QPushButton* Sheet::add_staying_button(const QString& text, ButtonLook look, std::function<void()> action) {
     auto* button = make_button(text, look, this);
     connect(button, &QPushButton::clicked, this, [action = std::move(action)] { action(); });

@@ -28,6 +28,8 @@ class Sheet : public QFrame, public Spoken {
     QPushButton* add_button(const QString& text, ButtonLook look, std::function<void()> action);
     /// A button that may have to say why not: the sheet stays until `put_away`. Return never presses it.
     QPushButton* add_staying_button(const QString& text, ButtonLook look, std::function<void()> action);
+    /// A line in the sheet that closes it and leads to something else.
+    QPushButton* add_link(const QString& text, std::function<void()> action);
     /// Shows it and takes the focus.
     void open();
     /// Goes away and gives the focus back.

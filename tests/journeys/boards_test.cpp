@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The window with the boards people own, each behind a pty.
+#include "machine/self_test_sheet.hpp"
 #include "support/workbench.hpp"
 
 #include <chalkline/base/file.hpp>
 #include <chalkline/simulator/board.hpp>
 
 #include <QDir>
+#include <QTableWidget>
 #include <QTemporaryDir>
 
 using namespace chalkline;
@@ -140,4 +142,70 @@ TEST_CASE("a build that counts from 0 at home is recognised once, and its profil
     connect(another, machine, machine::Dialect::realtime);
     CHECK(another->machine().flat_profile().zero_at_home);
     CHECK_FALSE(now(another).position_sure);
+}
+
+TEST_CASE("a job sent to the controller's own store is looked at and burned from there") {
+    for (const auto& [board, name] :
+         {std::pair{"late-greeting", "PLOT-27.NC"}, std::pair{"line-numbered", "PLOT-27.GCO"}}) {
+        INFO(board);
+        SimulatorProcess machine(CHALKLINE_SIM, "max", {"--board", board});
+        WindowDriver driver;
+        driver->files().open({sample});
+        REQUIRE(driver.wait_planned());
+        connect(driver, machine,
+                QString(board).startsWith("line") ? machine::Dialect::line_by_line : machine::Dialect::realtime);
+        settle_place(driver);
+        driver->choose(Mark::burn);
+        REQUIRE(driver.wait_planned());
+        REQUIRE(press_enabled(driver, "The controller's own store…"));
+        QTableWidget* table = nullptr;
+        const auto rows = [&] {
+            for (auto* one : driver.window().findChildren<QTableWidget*>())
+                if (one->isVisible() && one->accessibleName() == "Files in the store") table = one;
+            return table ? table->rowCount() : -1;
+        };
+        REQUIRE(wait_for([&] { return rows() == 1; }));
+        table->selectRow(0);
+        CHECK_FALSE(driver.button("Show it, to burn it from there")->isEnabled());  // nobody checked that one
+        REQUIRE(press_enabled(driver, "Send this job"));
+        REQUIRE(wait_for([&] { return rows() == 2; }, 120000));
+        table->selectRow(table->item(0, 0)->text() == name ? 0 : 1);
+        CHECK(table->item(table->currentRow(), 0)->text() == name);
+        REQUIRE(press_enabled(driver, "Show it, to burn it from there"));
+        REQUIRE(wait_for([&] { return driver->plans().stored().has_value(); }));
+        driver->choose(Mark::frame);
+        REQUIRE(press_enabled(driver, "Frame"));
+        REQUIRE(wait_for([&] { return driver->desk().framed_at().has_value() && driver.idle(); }));
+        driver->choose(Mark::burn);
+        REQUIRE(press_enabled(driver, "Burn it from the store…"));
+        REQUIRE(driver.visible_text().contains("by the controller itself"));
+        REQUIRE(press_enabled(driver, "Burn"));
+        REQUIRE(wait_for([&] { return driver->desk().burned_at().has_value(); }, 120000));
+        CHECK(driver->burns().current()->title == name);
+        CHECK_FALSE(driver->burns().broken_off());
+        driver->machine().disconnect_now();
+        machine.finish();
+        CHECK(machine.clean());
+        CHECK(machine.figure("beam_on_mm") == Approx(19308).margin(20));
+    }
+}
+
+TEST_CASE("the self-test in the window runs dark and leaves the job's frame alone") {
+    SimulatorProcess machine(CHALKLINE_SIM, "4");
+    WindowDriver driver;
+    driver->files().open({sample});
+    REQUIRE(driver.wait_planned());
+    connect(driver, machine, machine::Dialect::realtime);
+    settle_place(driver);
+    new SelfTestSheet(driver->machine(), &driver.window());
+    REQUIRE(press_enabled(driver, "Begin"));
+    REQUIRE(wait_for([&] { return driver.visible_text().contains("Passed."); }, 120000));
+    CHECK_FALSE(driver->desk().framed_at());
+    CHECK_FALSE(driver->desk().trouble());  // its stop was meant
+    CHECK(driver.button("Save the report…")->isEnabled());
+    REQUIRE(driver.click("Done"));
+    driver->machine().disconnect_now();
+    machine.finish();
+    CHECK(machine.clean());
+    CHECK(machine.figure("beam_on_mm") == 0);
 }

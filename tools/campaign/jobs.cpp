@@ -79,11 +79,16 @@ Result<std::vector<Work>> sample_works(const simulator::Board& board) {
     const job::Ids motifs{tag->motifs.front().id};
     auto tags = job::repeat(*tag, motifs, {3, 3, 2, 2});
     if (!tags) return tl::unexpected(tags.error());
+    job::Job lit = tags->job;
+    for (job::Step& step : lit.steps)
+        step.settings.beam = steps::BeamControl::constant;
     std::vector<Work> works;
-    for (auto&& made : {work("plate", plate, board), work("picture", picture, board), work("tags", tags->job, board)}) {
+    for (auto&& made : {work("plate", plate, board), work("picture", picture, board), work("tags", tags->job, board),
+                        work("tags, constant beam", lit, board)}) {
         if (!made) return tl::unexpected(made.error());
         works.push_back(*made);
     }
+    works.back().constant_beam = true;
     return works;
 }
 

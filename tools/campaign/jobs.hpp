@@ -17,10 +17,11 @@ struct Work {
     machine::MachineProfile profile;
     simulator::Board board;
     std::shared_ptr<const machine::Program> program;
+    bool constant_beam = false;  ///< M3: as bright at rest as in motion
 };
 
 /// The samples, made small: a plate with fills, scores and cuts, a dithered picture, a row of tags cut with bridges and
-/// perforation.
+/// perforation, and the same row with a constant beam.
 Result<std::vector<Work>> sample_works(const simulator::Board& board);
 
 /// The boards that come along and can burn; only the one of that name, if any.

@@ -1,14 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Random faults at random moments of three burns; what broke off is gone on with and the piece is held against the
+// Random faults at random moments of four burns; what broke off is gone on with and the piece is held against the
 // uninterrupted one. Exit code 0 only when every piece came out right.
 #include "trial.hpp"
 
 #include <CLI/CLI.hpp>
 #include <fmt/format.h>
 
+#include <algorithm>
 #include <chrono>
 #include <iostream>
 #include <map>
+#include <set>
 
 namespace {
 
@@ -27,6 +29,28 @@ bool endure(const Work& work, double hours) {
                              endured.seconds / 3600, endured.lines, endured.grown_kib, endured.starved);
     constexpr long flat = 2048;  // KiB: what the allocator may keep
     return endured.whole && endured.grown_kib < flat && endured.starved == 0;
+}
+
+bool bends(const Troubles& troubles) {
+    return std::any_of(troubles.begin(), troubles.end(), [](const Trouble& trouble) { return trouble.bends_a_line(); });
+}
+
+void count_in(Tally& tally, const Burned& burned, const Verdict& verdict, const Troubles& troubles) {
+    ++tally.trials;
+    tally.broke_off += burned.breaks > 0 ? 1 : 0;
+    tally.bad += verdict.good ? 0 : 1;
+    if (!bends(troubles))
+        tally.most_twice_mm = std::max(tally.most_twice_mm, verdict.twice_mm);
+    else
+        tally.most_bent_mm2 = std::max({tally.most_bent_mm2, verdict.gap_mm2, verdict.excess_mm2});
+}
+
+/// Each once.
+std::set<std::string> names_of(const Troubles& troubles) {
+    std::set<std::string> names;
+    for (const Trouble& trouble : troubles)
+        names.insert(trouble.name());
+    return names;
 }
 
 void print(const std::map<std::string, Tally>& tallies) {
@@ -50,6 +74,8 @@ int main(int argc, char** argv) {
     std::string board;
     app.add_option("--board", board,
                    "a board of samples/boards, or all of them in turn; the sample machine's otherwise");
+    int count = 1;
+    app.add_option("--troubles", count, "in every burn")->check(CLI::Range(1, 20))->capture_default_str();
     double hours = 0;
     app.add_option("--hours", hours, "burn for so long without a fault instead, and look at the memory");
     CLI11_PARSE(app, argc, argv);
@@ -83,24 +109,19 @@ int main(int argc, char** argv) {
     for (std::uint64_t at = seed; all.trials < runs; ++at) {
         const std::size_t w = at % works.size();
         const Work& work = works[w];
-        const Trouble trouble = random_trouble(at, burn_begins, once[w].seconds);
-        if (!trouble.happens_to(work)) continue;
-        if (!only.empty() && trouble.name() != only) continue;
-        const Burned burned = burn(work, trouble);
-        const Verdict verdict = compare(work, once[w], burned, trouble);
+        const Troubles troubles = random_troubles(work, at, count, burn_begins, once[w].seconds);
+        const auto is_only = [&](const Trouble& trouble) { return trouble.name() == only; };
+        if (!only.empty() && std::none_of(troubles.begin(), troubles.end(), is_only)) continue;
+        const Burned burned = burn(work, troubles);
+        const Verdict verdict = compare(work, once[w], burned, troubles);
         virtual_s += burned.seconds;
-        for (Tally* tally : {&tallies[trouble.name()], &all}) {
-            ++tally->trials;
-            tally->broke_off += burned.breaks > 0 ? 1 : 0;
-            tally->bad += verdict.good ? 0 : 1;
-            if (!trouble.bends_a_line())
-                tally->most_twice_mm = std::max(tally->most_twice_mm, verdict.twice_mm);
-            else
-                tally->most_bent_mm2 = std::max({tally->most_bent_mm2, verdict.gap_mm2, verdict.excess_mm2});
-        }
-        if (!verdict.good)
-            std::cout << fmt::format("wrong: seed {}, {} at {:.2f} s of “{}” on {}: {}\n", at, trouble.name(),
-                                     trouble.fault.at, work.name, work.board.name, verdict.why);
+        count_in(all, burned, verdict, troubles);
+        for (const std::string& name : names_of(troubles))
+            count_in(tallies[name], burned, verdict, troubles);
+        if (verdict.good) continue;
+        std::cout << fmt::format("wrong: seed {} of “{}” on {}: {}\n", at, work.name, work.board.name, verdict.why);
+        for (const Trouble& trouble : troubles)
+            std::cout << fmt::format("    {} at {:.2f} s\n", trouble.name(), trouble.fault.at);
     }
     tallies["all"] = all;
     print(tallies);

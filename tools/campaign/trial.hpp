@@ -7,17 +7,17 @@
 #include <chalkline/simulator/faults.hpp>
 
 #include <cstdint>
-#include <optional>
 #include <string>
+#include <vector>
 
 namespace chalkline::campaign {
 
-/// What goes wrong once: on the machine's side, or on ours.
+/// What goes wrong: on the machine's side, or on ours.
 struct Trouble {
     enum class Host {
         none,
         stall,  ///< Chalkline or the whole computer stands for `fault.seconds`
-        kill    ///< Chalkline is ended; another one reads its journal
+        kill    ///< Chalkline is ended; another one reads what it kept, the journal's last line torn
     };
     Host host = Host::none;
     simulator::Fault fault;
@@ -37,16 +37,19 @@ struct Burned {
     double at_rest_s = 0;   ///< longest time the beam stood lit on one place
     int breaks = 0;         ///< times it broke off and was gone on with
     double allowed_mm = 0;  ///< what planner and buffer could hold at the breaks
+    std::vector<double> first_lines{};  ///< s; when a Chalkline that had seen nothing yet began to send
     simulator::DoseMap dose, allowed;
     std::string last_word{};  ///< code of the last thing that failed
 };
 
-/// Burns a work as a careful maker would, with at most one trouble at `after` seconds: what broke off is gone on with,
-/// home is found where the place is not sure, doors are shut and holds ended. Deterministic.
-Burned burn(const Work& work, const std::optional<Trouble>& trouble);
+using Troubles = std::vector<Trouble>;
 
-/// A random trouble at a random moment of a burn that takes `seconds`.
-Trouble random_trouble(std::uint64_t seed, double begins, double seconds);
+/// Burns a work as a careful maker would, whatever happens meanwhile: what broke off is gone on with, home is found
+/// where the place is not sure, doors are shut and holds ended. Deterministic.
+Burned burn(const Work& work, const Troubles& troubles);
+
+/// `count` random troubles at random moments of a burn that takes `seconds`, those that can happen to this work.
+Troubles random_troubles(const Work& work, std::uint64_t seed, int count, double begins, double seconds);
 
 /// One burn held against the uninterrupted one.
 struct Verdict {
@@ -56,7 +59,7 @@ struct Verdict {
     bool good = false;
     std::string why;
 };
-Verdict compare(const Work& work, const Burned& once, const Burned& burned, const std::optional<Trouble>& trouble);
+Verdict compare(const Work& work, const Burned& once, const Burned& burned, const Troubles& troubles);
 
 /// A work burned over and over as one program.
 struct Endured {

@@ -58,6 +58,11 @@ struct HistoryCommand {
     std::string machine;
     bool json = false;
 };
+/// The controller's own store. `file` is what to send, `name` how it is called there.
+struct StoreCommand : MachineCommand {
+    enum class Act { list, send, start, remove } act = Act::list;
+    std::string name;
+};
 struct SelfTestCommand : MachineCommand {
     std::string output, board;  ///< report, and board file for the simulated machine
 };
@@ -98,6 +103,7 @@ int run_probe(const MachineCommand& command);
 int run_frame(const MachineCommand& command, const Surroundings& surroundings);
 int run_burn(const MachineCommand& command, const Surroundings& surroundings);
 int run_go_on(const GoOnCommand& command, const Surroundings& surroundings);
+int run_store(const StoreCommand& command, const Surroundings& surroundings);
 int run_home(const MachineCommand& command);
 int run_unlock(const MachineCommand& command);
 int run_jog(const MoveCommand& command);

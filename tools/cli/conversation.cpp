@@ -123,6 +123,13 @@ Conversation::Step Conversation::connect(const std::optional<machine::Remembered
     return {};
 }
 
+Conversation::Step Conversation::require_agreement() {
+    if (!now_.settings) return {};
+    const auto agreed =
+        machine::require_no_contradiction(machine_, {*now_.settings, now_.receive_buffer, now_.planner_blocks});
+    return agreed ? Step{} : fail_with(agreed.error());
+}
+
 Conversation::Step Conversation::settle_place() {
     const auto placed_at = [this](geometry::Point place) -> Step {
         if (now_.state == ControllerState::alarm)
@@ -132,11 +139,7 @@ Conversation::Step Conversation::settle_place() {
             return failed;
         return wait_for([this] { return now_.position_sure; }, {});
     };
-    if (now_.settings)
-        if (const auto agreed =
-                machine::require_no_contradiction(machine_, {*now_.settings, now_.receive_buffer, now_.planner_blocks});
-            !agreed)
-            return fail_with(agreed.error());
+    if (const Step failed = require_agreement()) return failed;
     if (machine_.turning) return command_.begins_here ? placed_at({0, 0}) : Step{};
     if (command_.head_stands) return placed_at(*command_.head_stands);
     if (now_.position_sure) return {};

@@ -37,6 +37,8 @@ class Conversation {
     /// Opens the port and waits until the controller answered. Without a profile that says how it is spoken to, both
     /// ways are tried. `left_at`: where an earlier burn left it, in place of what the last command knew.
     Step connect(const std::optional<machine::RememberedPlace>& left_at = {});
+    /// An error where the controller's own figures contradict the profile.
+    Step require_agreement();
     /// Makes sure where the head is: by home, by what was said (--head-stands, --begins-here), by what is known of it,
     /// or, without any of these, a board that has just started at 0, 0.
     Step settle_place();

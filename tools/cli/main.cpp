@@ -162,6 +162,37 @@ int main(int argc, char** argv) {
     add_place(selftest_command, selftest);
     selftest_command->callback([&] { result = run_selftest(selftest); });
 
+    StoreCommand store;
+    auto* store_command = app.add_subcommand("store", "the controller's own store: its card or memory");
+    store_command->require_subcommand(1);
+    add_port(store_command, store.port);
+    store_command->add_flag("--json", store.json, "print JSON");
+    const auto add_store = [&](const char* name, const char* text, StoreCommand::Act act) {
+        auto* sub = store_command->add_subcommand(name, text);
+        sub->fallthrough();  // port and --json may stand behind
+        sub->callback([&, act] {
+            store.act = act;
+            result = run_store(store, surroundings);
+        });
+        return sub;
+    };
+    const auto add_machine_of = [&](CLI::App* sub) {
+        sub->add_option("--machine", store.job.machine, "machine profile (JSON)");
+    };
+    add_machine_of(add_store("list", "what is on it", StoreCommand::Act::list));
+    auto* store_send = add_store("send", "check a job, and write its program there", StoreCommand::Act::send);
+    store_send->add_option("file", store.file, "job, drawing or program")->required();
+    store_send->add_option("--as", store.name, "its name there; the file's otherwise");
+    add_job_options(store_send, store.job);
+    auto* store_start =
+        add_store("start", "let the controller burn one that was sent from here", StoreCommand::Act::start);
+    auto* store_delete = add_store("delete", "take one away", StoreCommand::Act::remove);
+    for (auto* sub : {store_start, store_delete}) {
+        sub->add_option("name", store.name, "as `store list` names it")->required();
+        add_machine_of(sub);
+    }
+    add_place(store_start, store);
+
     HistoryCommand history;
     auto* history_command = app.add_subcommand("history", "what was burned, newest first");
     history_command->add_option("burn", history.burn, "one of them, by its number")->check(CLI::PositiveNumber);

@@ -32,6 +32,7 @@ int exit_code_of(const Error& error) {
     const std::string library = error.code.substr(0, error.code.find('.'));
     if (error.code == error::stopped) return stopped;
     if (error.code == error::program_unsafe) return check_failed;
+    if (error.code == error::stored_elsewhere) return check_failed;
     for (const auto code : {error::no_home, error::head_left_elsewhere, error::head_unknown})
         if (error.code == code) return machine_trouble;
     if (library == "cli" || library == "steps") return wrong_use;

@@ -54,6 +54,9 @@ inline constexpr std::string_view no_home = "cli.no-home";
 inline constexpr std::string_view head_left_elsewhere = "cli.head-left-elsewhere";
 inline constexpr std::string_view head_unknown = "cli.head-unknown";
 inline constexpr std::string_view no_such_burn = "cli.no-such-burn";
+inline constexpr std::string_view bad_store_name = "cli.bad-store-name";
+/// Parameter `name`: a file of the store that was not sent from here.
+inline constexpr std::string_view stored_elsewhere = "cli.stored-elsewhere";
 inline constexpr std::string_view bad_setting = "cli.bad-setting";
 }  // namespace error
 

@@ -131,6 +131,28 @@ QString name(machine::NextStep step) {
     return {};
 }
 
+QString exercise(const std::string& name) {
+    static const std::map<std::string, QString> words{
+        {"greeting", machine_tr("Greeting")},      {"settings", machine_tr("Settings")},
+        {"at-rest", machine_tr("Report at rest")}, {"jog", machine_tr("Jog there and back")},
+        {"dark-move", machine_tr("Moves at S0")},  {"hold", machine_tr("Hold and resume")},
+        {"buffer", machine_tr("Buffer")},          {"stop", machine_tr("Stop")}};
+    const auto found = words.find(name);
+    return found != words.end() ? found->second : QString::fromStdString(name);
+}
+
+QString name(machine::SelfTestLine::Verdict verdict) {
+    switch (verdict) {
+        case machine::SelfTestLine::Verdict::good:
+            return machine_tr("good");
+        case machine::SelfTestLine::Verdict::odd:
+            return machine_tr("odd");
+        case machine::SelfTestLine::Verdict::bad:
+            return machine_tr("bad");
+    }
+    return {};
+}
+
 ProfileField profile_field(const std::string& key) {
     static const std::map<std::string, ProfileField> fields{
         {"name", {machine_tr("Name"), {}}},

@@ -201,12 +201,14 @@ constexpr std::array sentences{
           "{other} ({setting})"),
         S("Nothing moved. Take the controller's figures over in the machine's profile, or set the controller's own; on "
           "the command line “settings PORT --save FILE” writes a profile with its figures.")},
-    Sentence{"machine.place-off-bed", S("The head stands at {place}, which is not on the bed: the place that was said "
-                                        "for it must be wrong"),
+    Sentence{"machine.place-off-bed",
+             S("The head stands at {place}, which is not on the bed: the place that was said "
+               "for it must be wrong"),
              S("Move the head to a place you know and say again where it stands.")},
-    Sentence{"machine.board-halted", S("The board has shut itself down: “{text}”"),
-             S("The beam is off and the position is unknown. Clear the cause, switch the board off and on, then connect "
-               "again.")},
+    Sentence{
+        "machine.board-halted", S("The board has shut itself down: “{text}”"),
+        S("The beam is off and the position is unknown. Clear the cause, switch the board off and on, then connect "
+          "again.")},
     Sentence{"machine.no-inline-power",
              S("This board cannot change the beam's power while the head moves (“{text}”): the work would stay dark"),
              S("Nothing was sent. It needs a firmware with inline laser power switched on.")},
@@ -214,6 +216,16 @@ constexpr std::array sentences{
              S("docs/formats/simulator.md says how it is written.")},
     Sentence{"machine.answer-lost", S("The controller rests, but an answer of it never came"),
              S("Something was lost on the cable. The beam is off; look at the cable, then go on.")},
+    Sentence{"machine.no-store", S("This controller has no store of its own"),
+             S("It did not understand the question, or no card is in it. Burn over the cable instead.")},
+    Sentence{"machine.store-receives-nothing", S("This controller takes no files over this cable"),
+             S("Put its card into this computer, or use its own web page, and burn over the cable otherwise.")},
+    Sentence{"machine.store-failed", S("The controller's store failed at “{name}” {text}"),
+             S("Look whether its card is full, locked or loose, then list the store again.")},
+    Sentence{"machine.not-in-store", S("There is no “{name}” in the controller's store"),
+             S("List the store: the file may have been deleted, or its card changed.")},
+    Sentence{"machine.store-differs", S("“{name}” in the store has {bytes} bytes, not {expected}"),
+             S("It is another file, or not whole. Nothing was started; send it again.")},
     // job
     Sentence{"job.unknown-motif", S("That piece of art is no longer in the job"), S("Choose another one.")},
     Sentence{"job.locked", S("It is locked and stays where it is"), S("Unlock it first.")},
@@ -403,6 +415,10 @@ constexpr std::array sentences{
              S("This machine has no home switches: say where it stands, --head-stands X,Y.")},
     Sentence{"cli.no-such-burn", S("There is no burn to go on with"),
              S("Look at `chalkline-cli history`; finished burns are done.")},
+    Sentence{"cli.bad-store-name", S("That name cannot be used in the controller's store"),
+             S("Give one of letters and figures with --as.")},
+    Sentence{"cli.stored-elsewhere", S("“{name}” was not sent from here, so nobody checked what it burns"),
+             S("Send the job with `store send`, or burn the program's own file.")},
     Sentence{"cli.bad-setting", S("“{text}” is no setting"), S("Write it as 32=1.")},
     // app
     Sentence{"app.simulator-missing", S("The simulated machine cannot be started: {reason}"),

@@ -290,6 +290,8 @@ QString state(const machine::Snapshot& s) {
             return tr("Framing");
         case Activity::burning:
             return tr("Burning");
+        case Activity::storing:
+            return tr("Busy with its store");
         default:
             break;
     }
@@ -313,6 +315,12 @@ QString duration(Duration time) {
     const auto seconds = static_cast<qint64>(time.seconds() + 0.5);
     if (seconds >= 3600) return tr("%1 h %2 min").arg(seconds / 3600).arg(seconds % 3600 / 60, 2, 10, QChar('0'));
     return tr("%1 min %2 s").arg(seconds / 60).arg(seconds % 60, 2, 10, QChar('0'));
+}
+
+QString in_short(const steps::StepSettings& step) {
+    const QString once =
+        tr("%1 %2 %, %3 mm/min").arg(name(step.kind)).arg(step.power.percent()).arg(step.speed.mm_per_min());
+    return step.passes == 1 ? once : tr("%1, %2 passes").arg(once).arg(step.passes);
 }
 
 bool knows(const std::string& code) {

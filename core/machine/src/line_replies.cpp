@@ -57,6 +57,7 @@ bool changes_power_in_moves(const std::string& firmware) {
 void LineSession::handle(const std::string& line) {
     heard_anything_ = true;
     events_.push_back(event::Wire{false, line});
+    if (handle_card(line)) return;
     if (line == "start") {
         handle_restart();
     } else if (line == "ok" || line.starts_with("ok ")) {
@@ -93,6 +94,7 @@ void LineSession::handle_restart() {
     last_number_ = 0;
     now_.position_sure = now_.placed_by_hand = false;
     lines_.reset();
+    card_.reset();
     const bool told = ready_ && !stopped_activity_;
     const Activity was = stopped_activity_ ? *stopped_activity_ : now_.activity;
     if (stopped_activity_) {
@@ -111,7 +113,7 @@ void LineSession::handle_halt(const std::string& line) {
     lines_.reset();
     queued_.clear();
     open_.clear();
-    stopped_activity_.reset();
+    if (stopped_activity_) now_.activity = *std::exchange(stopped_activity_, std::nullopt);
     stop_because_.reset();
     now_.position_sure = now_.placed_by_hand = false;
     now_.state = ControllerState::alarm;
@@ -120,6 +122,8 @@ void LineSession::handle_halt(const std::string& line) {
 
 /// The rest of a program would follow a line that was not understood.
 void LineSession::handle_refusal(const std::string& line) {
+    if (card_runs())
+        return begin_stop(Error{std::string(error::store_failed), {{"name", card_->file.name}, {"text", line}}, {}, 0});
     if (open_.empty()) return;
     const std::string& text = open_.front().line.text;
     // What is asked at the beginning nobody has to know.
@@ -138,6 +142,8 @@ void LineSession::handle_refusal(const std::string& line) {
 void LineSession::handle_resend(const std::string& line) {
     const auto wanted = number_behind(line, line.starts_with("rs ") ? "rs " : "Resend:");
     if (!wanted || open_.empty()) return;
+    // It counts from the beginning: it started anew, and its word of that got lost.
+    if (open_.front().number > 2 && *wanted < open_.front().number) return handle_restart();
     if (open_.front().line.text == numbers_known) {
         numbers_ = Numbers::yes;
         return;
@@ -160,12 +166,34 @@ void LineSession::handle_place(const std::string& line) {
         std::sscanf(line.c_str() + turned, " A:%lf", &y);
     now_.position = profile_.surface({x, y});
     led_.clear();
-    // The question before this one was answered, but for its `ok`.
-    if (open_.size() > 1 && open_.front().line.text == where && open_.front().told) open_.pop_front();
-    const auto asked = std::find_if(open_.begin(), open_.end(), [](const Open& one) { return one.line.text == where; });
+    // Asked once more after a long silence: the answer is to the newer question, the one before got lost.
+    const auto is_question = [](const Open& one) { return one.line.text == where; };
+    while (open_.size() > 1 && is_question(open_[0]) && is_question(open_[1]))
+        open_.pop_front();
+    const auto asked = std::find_if(open_.begin(), open_.end(), is_question);
     if (asked != open_.end()) asked->told = true;
     // Asked behind a line whose answer never came: the board has read that line, or it never had it.
-    if (open_.size() > 1 && open_.front().line.text != where && !stopped_activity_) ask_again();
+    if (open_.size() > 1 && open_.front().line.text != where && !stopped_activity_) return ask_again();
+    compare_with_plan({x, y});
+}
+
+/// The answer tells where the board's plan ends, and nothing is on its way but the question: the end of the last line
+/// that was answered. A board that counts from elsewhere all at once has started anew, or took a line that was not
+/// ours. Boards that tell where the head is meanwhile are seen by it and not judged.
+void LineSession::compare_with_plan(geometry::Point counted) {
+    constexpr double near = 0.05;  // mm: two decimals
+    constexpr int enough = 3;
+    if (!lines_ || writes_card() || stopped_activity_ || open_.size() != 1 || !planned_to_) return;
+    const double off = geometry::distance(counted, profile_.counted(*planned_to_));
+    if (off < near) {
+        ++plan_matches_;
+    } else if (plan_matches_ >= enough) {
+        now_.done = done_checked_;
+        now_.position_sure = now_.placed_by_hand = false;
+        begin_stop(Error{std::string(error::off_way), {{"distance", fmt::format("{:.1f}", off)}}, {}, 0});
+    } else {
+        plan_matches_ = -1'000'000;  // it tells something else
+    }
 }
 
 void LineSession::handle_ok() {
@@ -203,6 +231,7 @@ void LineSession::handle_answered(const ProgramLine& line) {
     const bool of_program = lines_ != nullptr && line.text != where;
     if (of_program) ++now_.lines_done;
     if (line.text == numbers_known && numbers_ != Numbers::yes) numbers_ = Numbers::no;
+    if (card_) handle_card_answer(line.text);
     if (line.text.starts_with("G28")) {
         now_.position_sure = !profile_.turning;
         now_.placed_by_hand = false;
@@ -223,6 +252,12 @@ void LineSession::tick_lost_answer() {
 void LineSession::answer_is_missing() {
     if (!ready_ || open_.empty() || stopped_activity_ || open_.size() > 1) return;
     asked_again_ = clock_;
+    // Any question would become a line of the file.
+    if (writes_card()) {
+        const bool numbered = open_.front().number > 0 && ++tries_ <= most_tries;
+        if (numbered) return write(open_.front().line, open_.front().number);
+        return begin_stop(Error{std::string(error::answer_lost), {}, {}, 0});
+    }
     send_bare(std::string(where));
 }
 
@@ -237,8 +272,11 @@ void LineSession::ask_again() {
     const auto near = [](const auto& a, const auto& b) { return a && b && geometry::distance(*a, *b) < 0.02; };
     if (missing.number == 0 && near(planned, led_to)) return handle_answered(missing.line);
     const bool moves = missing.line.text.starts_with("G0 ") || missing.line.text.starts_with("G1 ");
-    if (missing.number == 0 && moves && !near(planned, stood_))
+    if (missing.number == 0 && moves && !near(planned, stood_)) {
+        // Neither of the line nor of the one before it: it counts from elsewhere.
+        now_.position_sure = now_.placed_by_hand = false;
         return begin_stop(Error{std::string(error::answer_lost), {}, {}, 0});
+    }
     write(missing.line, missing.number);
     open_.push_back(missing);  // behind the question, whose `ok` is on its way
 }
@@ -256,7 +294,7 @@ void LineSession::settle_place() {
 
 /// The answer to where the head is ends whatever was under way.
 void LineSession::finish_if_done() {
-    if (!queued_.empty() || lines_) return;
+    if (!queued_.empty() || lines_ || card_runs()) return;
     now_.state = ControllerState::idle;
     if (!ready_) {
         ready_ = true;
@@ -265,7 +303,11 @@ void LineSession::finish_if_done() {
         events_.push_back(event::Ready{});
     } else if (stopped_activity_) {
         return finish_stop(true);
+    } else if (const auto trouble = card_trouble()) {
+        return fail_activity(*trouble);
     } else if (now_.activity != Activity::none) {
+        card_.reset();
+        now_.stored_share.reset();
         events_.push_back(event::Finished{std::exchange(now_.activity, Activity::none)});
     }
     announce();
@@ -276,6 +318,7 @@ void LineSession::finish_stop(bool answered) {
     queued_.clear();
     open_.clear();
     now_.activity = Activity::none;
+    now_.stored_share.reset();
     if (!answered || stopped == Activity::homing) now_.position_sure = now_.placed_by_hand = false;
     now_.state = ControllerState::idle;
     if (stop_because_)

@@ -95,7 +95,8 @@ void LineSession::closed(const std::string& reason, double now) {
     queued_.clear();
     open_.clear();
     out_.clear();
-    stopped_activity_.reset();
+    if (stopped_activity_) now_.activity = *std::exchange(stopped_activity_, std::nullopt);
+    stop_because_.reset();
     fail_activity({std::string(error::link_lost), {{"reason", reason}}, {}, 0});
 }
 
@@ -230,6 +231,7 @@ Result<void> LineSession::start(Activity activity, std::unique_ptr<LineSource> l
     now_.lines_done = 0;
     now_.done = now_.begun = done_checked_ = {};
     planned_to_ = now_.position;
+    plan_matches_ = 0;
     in_planner_.clear();
     lines_ = std::make_unique<OneCommandLines>(std::move(lines));
     announce();
@@ -252,8 +254,11 @@ void LineSession::begin_stop(std::optional<Error> because) {
     stop_because_ = std::move(because);
     stopped_activity_ = std::exchange(now_.activity, Activity::stopping);
     stop_since_ = clock_;
-    lines_.reset();
     // Without numbers: they count whatever the board missed.
+    for (const std::string& line : end_of_card_act())
+        send_bare(line);
+    lines_.reset();
+    card_.reset();
     for (const char* line : {"M410", "M5", "M9"})
         send_bare(line);
     queued_ = {std::string(where)};
@@ -285,14 +290,18 @@ std::vector<Event> LineSession::take_events() {
 void LineSession::send_next() {
     if (!now_.connected || !open_.empty()) return;
     ProgramLine line;
-    if (lines_ && queued_.empty() && clock_ - asked_where_ >= ask_where_every) {
-        line.text = where;
+    const bool asks = queued_.empty() && clock_ - asked_where_ >= ask_where_every;
+    if (asks && (card_runs() || (lines_ && !writes_card()))) {
+        line.text = card_runs() ? store_progress : where;
         asked_where_ = clock_;
     } else if (!queued_.empty()) {
         line.text = std::move(queued_.front());
         queued_.pop_front();
     } else if (lines_ && !lines_->next(line)) {
         // All is sent: done when the head stands.
+        if (writes_card())
+            for (std::string& closing : std::vector<std::string>{"M29", "M20"})
+                queued_.push_back(std::move(closing));
         lines_.reset();
         if (now_.activity == Activity::burning)
             for (std::string& own : way_to_rest(profile_.own_lines.at_end))
@@ -337,6 +346,8 @@ void LineSession::write(const ProgramLine& line, int number) {
 }
 
 void LineSession::fail_activity(Error error) {
+    card_.reset();
+    now_.stored_share.reset();
     events_.push_back(event::Failed{std::exchange(now_.activity, Activity::none), std::move(error)});
     announce();
 }

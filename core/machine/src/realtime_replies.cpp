@@ -75,6 +75,7 @@ void RealtimeSession::handle_status(const reply::Status& status) {
     if (status.feed) now_.feed = *status.feed * unit();
     now_.power = status.power.value_or(now_.power);
     handle_overrides(status);
+    handle_card_status(status);
     now_.pins = status.pins;
     if (status.accessories) now_.accessories = *status.accessories;
     if (stopping_ == Stopping::holding && at_rest(status.state, status.sub)) {
@@ -143,6 +144,8 @@ void RealtimeSession::handle_first_status() {
 
 /// Boards say this and that. It stops nothing: whether an answer is missing is seen when the controller rests.
 void RealtimeSession::handle_text(const std::string& text) {
+    if (card_)
+        if (auto file = parse_stored(text, profile_.dialect)) card_->listing.push_back(std::move(*file));
     if (streamer_ && text[0] != '[' && text[0] != '<') ++now_.chatter;
 }
 
@@ -193,7 +196,7 @@ void RealtimeSession::compare_beam(const reply::Status& status) {
     const bool lit = looks_lit(status);
     const bool tells = (tells_power_ && status.power) || (tells_beam_ && status.accessories);
     if (lit || !tells) {
-        done_lit_ = now_.done;
+        if (!looks_dark()) done_lit_ = now_.done;
         odds_of_dark_ = 1;
         return;
     }
@@ -201,8 +204,9 @@ void RealtimeSession::compare_beam(const reply::Status& status) {
     // A report is rounded, and its figures are some hundredths of a second apart.
     constexpr double trust = 0.7, chance = 1e-6;
     odds_of_dark_ *= 1 - trust * streamer_->route().likely_lit(*now_.position).value_or(0);
+    // What may have stayed dark is not surely done, whatever stops the burn.
+    if (looks_dark()) now_.done = done_lit_;
     if (odds_of_dark_ > chance) return;
-    now_.done = done_lit_;
     begin_stop(Error{std::string(error::beam_taken), {}, {}, 0});
 }
 
@@ -221,6 +225,11 @@ void RealtimeSession::handle_answer(std::optional<int> error_number) {
         handle_command_answer(error_number);
     else if (streamer_)
         handle_stream_answer(error_number);
+    else if (card_runs() && error_number)
+        begin_stop(Error{std::string(error::line_refused),
+                         {{"number", std::to_string(*error_number)}, {"text", card_->file.name}},
+                         {},
+                         0});
 }
 
 void RealtimeSession::handle_command_answer(std::optional<int> error_number) {
@@ -229,6 +238,7 @@ void RealtimeSession::handle_command_answer(std::optional<int> error_number) {
     if (error_number) {
         // Build info and offsets are nice to have; a controller without them still works.
         if (greeting_ == Greeting::settings) return;
+        if (card_) return handle_card_refusal(command, *error_number);
         queued_.clear();
         streamer_.reset();
         return fail_activity(
@@ -254,12 +264,12 @@ void RealtimeSession::handle_command_answer(std::optional<int> error_number) {
         now_.activity = Activity::jogging;
         queue_command(fmt::format("$J=G91G21Z{:.3f}F300", profile_.focus.above_touch));
         announce();
-    } else if (command == "$$" && streamer_) {
+    } else if (command == "$$" && (streamer_ || card_)) {
         // Asked anew before every burn: somebody may have changed them behind our back.
         if (const auto set = require_settings(); !set && now_.activity == Activity::burning) {
             queued_.clear();
             streamer_.reset();
-            fail_activity(set.error());
+            return fail_activity(set.error());
         }
     } else if (command == "M5S0" && now_.activity == Activity::pulsing) {
         events_.push_back(event::Finished{std::exchange(now_.activity, Activity::none)});
@@ -267,9 +277,10 @@ void RealtimeSession::handle_command_answer(std::optional<int> error_number) {
     } else if (const auto written = written_setting(command)) {
         settings_[written->first] = written->second;
         announce();
-    } else if (command == "$#" && streamer_) {
+    } else if (command == "$#" && (streamer_ || card_)) {
         place_bed_origin();
     }
+    if (card_) handle_card_answer(command);
 }
 
 /// An answer to nothing of ours: somebody else sent a line, and what it did nobody knows.
@@ -287,7 +298,7 @@ void RealtimeSession::handle_stream_answer(std::optional<int> error_number) {
         return;
     }
     now_.lines_done = streamer_->acknowledged();
-    if (draining_) return;  // which line this answers is not sure
+    if (draining_ || looks_dark()) return;  // which line this answers, or whether it burned, is not sure
     // An answer only says that a line was read. Where the head was seen bounds what is done.
     const ProgramPlace seen = streamer_->route().known() ? done_seen_.value_or(ProgramPlace{}) : streamer_->done();
     now_.done = std::max(now_.done, std::min(streamer_->done(), seen));
@@ -324,6 +335,7 @@ void RealtimeSession::handle_greeting(const std::string& version) {
         return;
     }
     streamer_.reset();
+    card_.reset();
     draining_.reset();
     queued_.clear();
     forget_place();
@@ -341,13 +353,13 @@ void RealtimeSession::handle_alarm(int number) {
     forget_place();
     came_to_rest_ = false;
     streamer_.reset();
+    if (stopping_ != Stopping::no) card_.reset();
     draining_.reset();
     queued_.clear();
     open_.clear();
-    // Alarm 3 is our own reset while moving: the stop goes on. 1 and 2 accept nothing before a reset.
-    if (number == 1 || number == 2) {
-        expect_reset();
-    }
+    // Alarm 3 is our own reset while moving: the stop goes on. 1 and 2 accept nothing before a reset; nor may one that
+    // is stated in words, or came garbled.
+    if (number <= 2) expect_reset();
     if (stopping_ == Stopping::no)
         fail_activity({std::string(error::alarm), {{"number", std::to_string(number)}}, {}, 0});
     announce();

@@ -43,7 +43,7 @@ void RealtimeSession::opened(double now) {
 void RealtimeSession::received(std::string_view bytes, double now) {
     clock_ = last_byte_ = now;
     now_.silent_for = 0;
-    lines_in_.read(bytes, [this](const std::string& line) { handle(line); });
+    take_transfer(bytes);
     send_next();
 }
 
@@ -54,10 +54,14 @@ void RealtimeSession::tick(double now) {
     tick_stopping();
     if (reset_expected_ && clock_ - reset_at_ > reset_patience) reset_expected_ = false;  // its greeting got lost
     tick_draining();
+    tick_transfer();
     tick_lost_answer();
     tick_watchdog();
-    // A homing controller answers nothing; asking would only pile up.
-    const bool ask = greeting_ == Greeting::done && (now_.activity != Activity::homing || just_homed_);
+    // A homing controller answers nothing; asking would only pile up. Now and then shows whether its answer got lost.
+    // In the middle of a transfer every byte is part of it.
+    const bool homes = now_.activity == Activity::homing && !just_homed_;
+    const bool ask =
+        greeting_ == Greeting::done && !transfers() && (!homes || clock_ - last_status_request_ >= asks_while_homing);
     // Nor are questions piled up on a link that stands: their answers would all be old ones.
     const bool answered = last_status_ >= last_status_request_;
     if (ask && clock_ - last_status_request_ >= (answered ? status_interval : unanswered_interval))
@@ -382,14 +386,7 @@ Result<void> RealtimeSession::start(Activity activity, std::unique_ptr<LineSourc
     if (activity == Activity::burning) queue_command("$$");
     queue_command("$#");
     origin_tries_ = 0;
-    // At rest the way by 100 % harms nobody, and it is sure whatever was reported late. What somebody turned down at
-    // the machine itself stays so.
-    if (now_.speed_trim != 100) send_realtime(speed_as_programmed, nullptr);
-    if (now_.power_trim != 100 && !now_.power_at_board) send_realtime(power_as_programmed, nullptr);
-    now_.speed_trim = 100;
-    now_.power_trim = now_.power_at_board.value_or(100);
-    asked_trim_ = {now_.speed_trim, now_.power_trim};
-    trim_asked_at_ = clock_;
+    program_overrides();
     streamer_ = std::make_unique<Streamer>(std::move(lines), receive_buffer_, planner_blocks_);
     streamer_->begin_at(*now_.position);
     reports_off_way_ = most_held_ = reports_of_queue_ = 0;
@@ -404,6 +401,17 @@ Result<void> RealtimeSession::start(Activity activity, std::unique_ptr<LineSourc
     announce();
     send_next();
     return {};
+}
+
+/// At rest the way by 100 % harms nobody, and it is sure whatever was reported late. What somebody turned down at the
+/// machine itself stays so.
+void RealtimeSession::program_overrides() {
+    if (now_.speed_trim != 100) send_realtime(speed_as_programmed, nullptr);
+    if (now_.power_trim != 100 && !now_.power_at_board) send_realtime(power_as_programmed, nullptr);
+    now_.speed_trim = 100;
+    now_.power_trim = now_.power_at_board.value_or(100);
+    asked_trim_ = {now_.speed_trim, now_.power_trim};
+    trim_asked_at_ = clock_;
 }
 
 /// True when more can be sent now. A step with another trim comes in when the one before is burned to its end.
@@ -444,6 +452,7 @@ void RealtimeSession::place_bed_origin() {
     constexpr int most_tries = 3;
     if (++origin_tries_ > most_tries) {
         streamer_.reset();
+        queued_.clear();
         return fail_activity({std::string(error::origin_not_taken), {}, {}, 0});
     }
     // Its own words for unit and distance: a start-up line of the maker's may have set others.
@@ -456,9 +465,17 @@ void RealtimeSession::finish_if_at_rest() {
     if (stopping_ != Stopping::no || now_.state != ControllerState::idle || !queued_.empty() || !open_.empty()) return;
     const bool jogged = now_.activity == Activity::jogging;
     const bool streamed = streamer_ && streamer_->complete();
-    if (!jogged && !streamed) return;
+    const bool ran = card_runs() && !now_.stored_share && card_->seen_running;
+    if (!jogged && !streamed && !ran) return;
+    // All is sent, but what was seen of it last was dark beyond chance: nobody may call that burned.
+    constexpr double chance = 1e-4;
+    if (streamed && now_.activity == Activity::burning && odds_of_dark_ < chance) {
+        streamer_.reset();
+        return fail_activity({std::string(error::beam_taken), {}, {}, 0});
+    }
     if (streamed) now_.lines_done = streamer_->acknowledged();
     streamer_.reset();
+    card_.reset();
     const Activity done = std::exchange(now_.activity, Activity::none);
     events_.push_back(event::Finished{done});
     if (done == Activity::burning) go_to_rest(profile_.own_lines.at_end);
@@ -536,10 +553,12 @@ void RealtimeSession::tick_draining() {
 /// A controller that is idle has done all it got: an answer that is still open will not come any more.
 void RealtimeSession::tick_lost_answer() {
     const bool owing = !open_.empty() || (streamer_ && streamer_->open_bytes() > 0);
-    if (!owing || greeting_ != Greeting::done || stopping_ != Stopping::no || now_.state != ControllerState::idle)
-        return;
-    const double patience = answer_patience + (streamer_ ? streamer_->open_dwell() : 0);
-    if (now_.activity == Activity::homing || last_status_ < last_line_ + patience) return;
+    const bool rests = now_.state == ControllerState::idle ||
+                       (now_.activity == Activity::homing && now_.state == ControllerState::alarm);
+    if (!owing || greeting_ != Greeting::done || stopping_ != Stopping::no || !rests) return;
+    const bool homes = now_.activity == Activity::homing;
+    const double patience = homes ? asks_while_homing : answer_patience + (streamer_ ? streamer_->open_dwell() : 0);
+    if (last_status_ < last_line_ + patience) return;
     const Error lost{std::string(error::answer_lost), {}, {}, 0};
     if (!open_.empty()) {
         open_.clear();
@@ -558,6 +577,11 @@ void RealtimeSession::tick_lost_answer() {
 }
 
 void RealtimeSession::tick_watchdog() {
+    // A locked controller that hears nothing but a reset, and never got the one it was sent.
+    constexpr double deaf_for = 4;  // s
+    const bool locked = now_.state == ControllerState::alarm && now_.activity == Activity::none &&
+                        stopping_ == Stopping::no && greeting_ == Greeting::done;
+    if (locked && clock_ - std::max(last_byte_, reset_at_) > deaf_for) expect_reset();
     const bool expecting =
         now_.activity != Activity::none && now_.activity != Activity::homing && now_.activity != Activity::connecting;
     const double silent = clock_ - last_byte_;
@@ -567,6 +591,8 @@ void RealtimeSession::tick_watchdog() {
 }
 
 void RealtimeSession::fail_activity(Error error) {
+    card_.reset();
+    now_.stored_share.reset();
     events_.push_back(event::Failed{std::exchange(now_.activity, Activity::none), std::move(error)});
     announce();
 }
@@ -579,6 +605,11 @@ void RealtimeSession::begin_stop(std::optional<Error> because) {
     draining_.reset();
     came_to_rest_ = false;
     stop_since_ = clock_;
+    if (transfers()) {
+        const std::string cancel = card_->transfer->cancel();
+        realtime_ += cancel;
+        resets_open_ += static_cast<int>(cancel.size());
+    }
     queued_.clear();
     lines_out_.clear();
     const bool homing = now_.activity == Activity::homing;
@@ -604,6 +635,7 @@ void RealtimeSession::reset_controller() {
     stopping_ = Stopping::resetting;
     stop_since_ = clock_;
     streamer_.reset();
+    card_.reset();
     open_.clear();
     expect_reset();
 }
@@ -619,6 +651,8 @@ void RealtimeSession::expect_reset() {
 void RealtimeSession::end_stop(bool answered) {
     stopping_ = Stopping::no;
     streamer_.reset();
+    card_.reset();
+    now_.stored_share.reset();
     const bool beam_off = answered && now_.power == 0 && now_.accessories.find_first_of("SC") == std::string::npos;
     if (!came_to_rest_ || !answered) forget_place();
     now_.activity = Activity::none;

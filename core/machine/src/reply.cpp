@@ -101,6 +101,13 @@ bool resembles_answer(std::string_view line) {
            distance(line.substr(0, behind + 1), refusal) <= 2;
 }
 
+/// Within one wrong, missing or added sign of "ALARM:N". Taken for one: a controller that says this has stopped.
+bool resembles_alarm(std::string_view line) {
+    if (line.size() < 6 || line.size() > 9) return false;
+    const auto behind = line.find_last_not_of("0123456789");
+    return behind != std::string_view::npos && distance(line.substr(0, behind + 1), "ALARM:") <= 1;
+}
+
 /// "Grbl 1.1h ['$' for help]", "GrblHAL 1.1f ['$' or '$HELP' for help]" and whatever else is called so, also behind
 /// bytes that are none of it. The version; nothing when it is no greeting.
 std::optional<std::string> greeted_version(std::string_view line) {
@@ -154,6 +161,8 @@ std::optional<reply::Status> parse_status(std::string_view text) {
             status.free_bytes = whole<int>(parts[1]);
         } else if (key == "Pn") {
             status.pins = value;
+        } else if (key == "SD") {
+            status.store_share = number(parts[0]);
         } else if (key == "A") {
             status.accessories = std::string(value);
         }
@@ -201,6 +210,7 @@ Reply parse_reply(std::string_view line) {
     if (line == "ok") return reply::Ok{};
     if (line.starts_with("error:")) return reply::LineError{number_or_words(line.substr(6))};
     if (line.starts_with("ALARM:")) return reply::Alarm{number_or_words(line.substr(6))};
+    if (resembles_alarm(line)) return reply::Alarm{0};
     if (const auto version = greeted_version(line)) return reply::Greeting{*version};
     if (line.starts_with('<') && line.ends_with('>'))
         if (auto status = parse_status(line.substr(1, line.size() - 2))) return *status;

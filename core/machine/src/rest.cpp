@@ -56,7 +56,7 @@ bool cut(Operation& operation, std::uint32_t parts, Program& program, Standing& 
 ProgramPlace Rest::in_whole(ProgramPlace in_rest) const {
     const auto ahead = static_cast<std::int64_t>(lead);
     const auto begun = static_cast<std::int64_t>(from);
-    if (in_rest.operation < ahead) return {begun - 1 + (parts > 0 ? 1 : 0), parts > 0 ? parts - 1 : 0};
+    if (in_rest.operation < ahead) return done;
     const std::int64_t behind = in_rest.operation - ahead;
     if (behind > 0 || parts == 0) return {begun + behind, in_rest.part};
     // A trace lost its first parts; of a sweep one dark run stands for them.
@@ -67,6 +67,7 @@ ProgramPlace Rest::in_whole(ProgramPlace in_rest) const {
 Rest rest_of(const Program& program, ProgramPlace done) {
     Rest rest;
     rest.program = program;
+    rest.done = done;
     rest.program.passages.clear();
     rest.from = static_cast<std::size_t>(done.operation < 0 ? 0 : done.operation);
     Standing standing = standing_after(program, rest.from);

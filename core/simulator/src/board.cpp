@@ -24,6 +24,8 @@ constexpr Names<SettingStyle, 4> setting_styles{{{SettingStyle::plain, "plain"},
                                                  {SettingStyle::described, "described"},
                                                  {SettingStyle::decimal, "decimal"},
                                                  {SettingStyle::terse, "terse"}}};
+constexpr Names<StoreWords, 3> store_words{
+    {{StoreWords::none, "none"}, {StoreWords::path, "path"}, {StoreWords::brief, "brief"}}};
 constexpr Names<machine::Dialect, 2> dialects{
     {{machine::Dialect::realtime, "realtime"}, {machine::Dialect::line_by_line, "line-by-line"}}};
 
@@ -92,6 +94,16 @@ class Keys {
                     number.find_first_not_of("0123456789") != std::string::npos || number.size() > 4)
                     return false;
                 target[std::stoi(number)] = figure;
+            }
+            return true;
+        });
+    }
+    void texts(const char* key, Store::Files& target) {
+        take(key, [&](const Json& value) {
+            if (!value.is_object()) return false;
+            for (const auto& [name, text] : value.items()) {
+                if (!text.is_string()) return false;
+                target[name] = text;
             }
             return true;
         });
@@ -168,6 +180,8 @@ Result<Board> parse_board(std::string_view text, const std::string& file) {
     keys.flag("origin_forced", board.origin_forced);
     keys.number("planner_blocks", board.planner_blocks, 2, 4096);
     keys.number("receive_buffer", board.receive_buffer, 64, 65536);
+    keys.choice("store", board.store, store_words);
+    keys.texts("files", board.files);
     std::string wrong_in_line;
     keys.take("line", [&](const Json& value) {
         wrong_in_line = read_line_habits(value, board.line);
@@ -204,6 +218,8 @@ std::string to_json(const Board& board) {
         json["settings"][std::to_string(number)] = value;
     if (board.planner_blocks) json["planner_blocks"] = *board.planner_blocks;
     if (board.receive_buffer) json["receive_buffer"] = *board.receive_buffer;
+    if (board.store != StoreWords::none) json["store"] = name_of(board.store, store_words);
+    if (!board.files.empty()) json["files"] = board.files;
     if (board.dialect == machine::Dialect::line_by_line)
         json["line"] = {{"ok", board.line.ok},
                         {"numbers", board.line.numbers},

@@ -84,7 +84,8 @@ Controller::Controller(machine::MachineProfile profile, Board board)
     : profile_(driven_by(board, std::move(profile))),
       board_(std::move(board)),
       settings_(factory_settings(profile_)),
-      motion_({}, static_cast<std::size_t>(profile_.planner_blocks)) {
+      motion_({}, static_cast<std::size_t>(profile_.planner_blocks)),
+      store_(board_.files) {
     for (const auto& [number, value] : board_.settings)
         settings_[number] = value;
     const bool homes = setting(22) != 0;
@@ -164,14 +165,18 @@ std::string Controller::take_output() {
 }
 
 void Controller::reply(std::string_view line) {
-    const double each = 10.0 / profile_.baud;
-    double at = outgoing_.empty() ? now_ : std::max(now_, outgoing_.back().at);
-    for (const char c : line)
-        outgoing_.push_back({at += each, c});
+    if (line == "ok" && from_store_) return;
     static constexpr std::array<std::string_view, 3> ends{"\r\n", "\n", "\r"};
     const auto which =
         board_.line_end == LineEnd::mixed ? lines_said_++ % 3 : static_cast<std::size_t>(board_.line_end);
-    for (const char c : ends[which])
+    put_out(line);
+    put_out(ends[which]);
+}
+
+void Controller::put_out(std::string_view bytes) {
+    const double each = 10.0 / profile_.baud;
+    double at = outgoing_.empty() ? now_ : std::max(now_, outgoing_.back().at);
+    for (const char c : bytes)
         outgoing_.push_back({at += each, c});
 }
 
@@ -180,7 +185,10 @@ void Controller::arrive() {
         const char c = incoming_.front().byte;
         incoming_.pop_front();
         const auto byte = static_cast<unsigned char>(c);
-        if (byte >= 0x80 || c == '?' || c == '!' || c == '~' || byte == 0x18) {
+        if (transfer_) {
+            put_out(transfer_->receiver.take({&c, 1}));
+            if (transfer_->receiver.over()) end_transfer();
+        } else if (byte >= 0x80 || c == '?' || c == '!' || c == '~' || byte == 0x18) {
             realtime(byte);
         } else if (critical_ || state_ == State::sleep) {
             continue;
@@ -191,6 +199,15 @@ void Controller::arrive() {
             report_.worst_rx_fill = std::max(report_.worst_rx_fill, static_cast<std::int64_t>(buffer_.size()));
         }
     }
+}
+
+void Controller::end_transfer() {
+    const Transfer ended = std::move(*transfer_);
+    transfer_.reset();
+    if (!ended.receiver.received()) return reply("error:130");
+    store_.write(ended.name, *ended.receiver.received());
+    reply(fmt::format("[MSG:INFO: Received {} bytes to file {}]", ended.receiver.received()->size(), ended.name));
+    reply("ok");
 }
 
 void Controller::realtime(unsigned char byte) {
@@ -350,6 +367,11 @@ std::string Controller::status() {
         if (mist_) on += 'M';
         if (!on.empty()) text += "|A:" + on;
     }
+    if (store_.runs())
+        text += fmt::format("|SD:{:.2f},{}",
+                            100.0 * static_cast<double>(store_.bytes_read()) /
+                                static_cast<double>(std::max<std::size_t>(1, store_.bytes())),
+                            store_.name());
     for (const std::string& extra : board_.report_extras)
         text += "|" + extra;
     return text + ">";
@@ -432,6 +454,8 @@ void Controller::soft_reset() {
     arc_.clear();
     motion_.clear();
     holding_ = hold_complete_ = critical_ = mid_program_ = beam_stopped_ = door_ = false;
+    store_.close();
+    from_store_ = false;
     dry_since_.reset();
     dwell_left_ = homing_left_ = 0;
     motion_mode_ = 0;
@@ -455,7 +479,8 @@ void Controller::raise_alarm(int number) {
     arc_.clear();
     waiting_.clear();
     buffer_.clear();
-    holding_ = hold_complete_ = mid_program_ = false;
+    holding_ = hold_complete_ = mid_program_ = from_store_ = false;
+    store_.close();
     beam_ = BeamMode::off;
     power_word_ = 0;
     state_ = State::alarm;
@@ -531,6 +556,7 @@ void Controller::advance(double seconds) {
             greet();
         }
         arrive();
+        if (transfer_) put_out(transfer_->receiver.tick(now_));
         work();
         move(dt);
         say_chatter();

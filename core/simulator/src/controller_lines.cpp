@@ -7,6 +7,7 @@
 #include <charconv>
 #include <cmath>
 #include <numbers>
+#include <utility>
 
 namespace chalkline::simulator {
 namespace {
@@ -16,7 +17,8 @@ using geometry::Point;
 // Numbers of the public interface.
 constexpr int expected_letter = 1, bad_number = 2, bad_system_command = 3, homing_disabled = 5, not_idle = 8,
               locked = 9, line_overflow = 11, travel_exceeded = 15, bad_jog = 16, unsupported = 20, feed_undefined = 22,
-              repeated_word = 25, no_axis_words = 26, bad_target = 33, no_arc_offsets = 35, value_missing = 28;
+              repeated_word = 25, no_such_file = 64, no_axis_words = 26, bad_target = 33, no_arc_offsets = 35,
+              value_missing = 28;
 constexpr std::size_t longest_line = 79;
 
 /// As builds that describe their settings do it.
@@ -99,27 +101,44 @@ void Controller::work() {
             motion_.add(piece.to, piece.programmed, piece.power, piece.beam, piece.rapid, piece.jog);
         }
         if (!arc_.empty()) return;
-        if (waiting_.empty()) {
-            const auto end = buffer_.find_first_of("\n\r");
-            if (end == std::string::npos) return;
-            std::string line;
-            bool comment = false;
-            for (const char c : buffer_.substr(0, end)) {
-                if (c == ';') break;
-                if (c == '(') comment = true;
-                if (!comment && c != ' ' && c != '\t') line += c >= 'a' && c <= 'z' ? static_cast<char>(c - 32) : c;
-                if (c == ')') comment = false;
-            }
-            buffer_.erase(0, end + 1);
-            // A carriage return before the line feed is no line of its own.
-            if (!buffer_.empty() && buffer_[0] == '\n' && line.empty()) continue;
-            ++report_.lines;
-            waiting_.push_back(std::move(line));
-        }
+        if (waiting_.empty() && !take_next_line()) return;
+        if (waiting_.empty()) continue;
         const std::string line = waiting_.front();
         if (!try_line(line)) return;
         if (!waiting_.empty()) waiting_.pop_front();
     }
+}
+
+/// Puts the next line into `waiting_`, from the card while that runs; false when there is none.
+bool Controller::take_next_line() {
+    std::string text;
+    if (from_store_ = store_.runs(); from_store_) {
+        const auto next = store_.next_line();
+        if (!next) {
+            from_store_ = false;
+            reply("[MSG:INFO: file job finished]");
+            return true;
+        }
+        text = *next;
+    } else {
+        const auto end = buffer_.find_first_of("\n\r");
+        if (end == std::string::npos) return false;
+        text = buffer_.substr(0, end);
+        buffer_.erase(0, end + 1);
+    }
+    std::string line;
+    bool comment = false;
+    for (const char c : text) {
+        if (c == ';') break;
+        if (c == '(') comment = true;
+        if (!comment && c != ' ' && c != '\t') line += c >= 'a' && c <= 'z' ? static_cast<char>(c - 32) : c;
+        if (c == ')') comment = false;
+    }
+    // A carriage return before the line feed is no line of its own.
+    if (!from_store_ && !buffer_.empty() && buffer_[0] == '\n' && line.empty()) return true;
+    ++report_.lines;
+    waiting_.push_back(std::move(line));
+    return true;
 }
 
 /// Carries a line out and answers it; false when it has to wait for the planner.
@@ -143,6 +162,7 @@ bool Controller::try_line(const std::string& line) {
 void Controller::fault(int number, const std::string& line) {
     if (report_.errors.size() < 100) report_.errors.push_back("error:" + std::to_string(number) + " in " + line);
     reply("error:" + std::to_string(number));
+    if (std::exchange(from_store_, false)) store_.close();
 }
 
 // ---------------------------------------------------------------- system commands
@@ -200,6 +220,8 @@ bool Controller::system_line(const std::string& line) {
         }
         state_ = State::check;
         reply("[MSG:Enabled]");
+    } else if (store_line(line)) {
+        return true;
     } else if (line == "$SLP") {
         reply("ok");
         beam_ = BeamMode::off;
@@ -211,6 +233,39 @@ bool Controller::system_line(const std::string& line) {
     }
     reply("ok");
     return true;
+}
+
+/// What boards with a card answer; false when this is none of their lines.
+bool Controller::store_line(const std::string& line) {
+    const bool path = board_.store == StoreWords::path, brief = board_.store == StoreWords::brief;
+    const auto named = [&line](std::string_view words) -> std::optional<std::string> {
+        if (!line.starts_with(words)) return {};
+        std::string name = line.substr(words.size());
+        while (name.starts_with('/'))
+            name.erase(0, 1);
+        return name;
+    };
+    const auto done_if = [&](bool done) {
+        done ? reply("ok") : fault(no_such_file, line);
+        return true;
+    };
+    if ((path && line == "$SD/LIST") || (brief && line == "$F")) {
+        for (const auto& [name, text] : store_.files())
+            reply(fmt::format("[FILE:{}{}|SIZE:{}]", brief ? "/" : " ", name, text.size()));
+        if (path) reply("[SD Free:1.2 GB Used:3.4 MB Total:1.2 GB]");
+        return done_if(true);
+    }
+    if (const auto name = named(path ? "$SD/DELETE=" : "$FD="); name && (path || brief))
+        return done_if(store_.remove(*name));
+    if (const auto name = named(path ? "$SD/RUN=" : "$F="); name && (path || brief)) {
+        if (state_ != State::idle) return done_if(false);
+        return done_if(store_.open(*name));
+    }
+    if (const auto name = named("$XMODEM/RECEIVE="); name && path) {
+        transfer_ = Transfer{*name, XmodemReceiver(now_)};
+        return true;
+    }
+    return false;
 }
 
 void Controller::system_setting(const std::string& line) {

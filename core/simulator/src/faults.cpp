@@ -183,6 +183,12 @@ void FaultyDevice::damage_answer(std::string& line) {
 std::string FaultyDevice::take_output() {
     std::string leaving;
     for (const char byte : device_.take_output()) {
+        // The answers of a transfer are single bytes.
+        const bool stands_alone = byte == 'C' || (byte > 0 && byte < ' ' && byte != '\r' && byte != '\n');
+        if (answer_.empty() && stands_alone) {
+            leaving += byte;
+            continue;
+        }
         answer_ += byte;
         // Boards that end their lines with a carriage return send nothing behind it.
         const bool ends = byte == '\n' || (byte == '\r' && controller_.board().line_end != LineEnd::crlf);

@@ -26,7 +26,7 @@ std::string in_its_words(std::string line) {
 
 }  // namespace
 
-LineBoard::LineBoard(Controller& inner) : inner_(inner) {
+LineBoard::LineBoard(Controller& inner) : inner_(inner), store_(inner.board().files) {
     inner_.load_settings("20=0\n32=1\n");
     start();
 }
@@ -39,7 +39,9 @@ void LineBoard::start() {
     incoming_.clear();
     waiting_ = Waiting::nothing;
     last_number_ = 0;
-    halted_ = false;
+    halted_ = paused_ = from_store_ = false;
+    writing_.reset();
+    store_.close();
 }
 
 void LineBoard::opened() {
@@ -53,6 +55,7 @@ void LineBoard::opened() {
 void LineBoard::halt(std::string_view words) {
     say(words);
     halted_ = true;
+    store_.close();
     inner_.receive(std::string(1, reset));
 }
 
@@ -80,12 +83,70 @@ void LineBoard::advance(double seconds) {
     if (waiting_ == Waiting::standstill && inner_.at_rest()) done();
     if (waiting_ == Waiting::home && answers_owed_ == 0 && inner_.at_rest()) done();
     if (waiting_ == Waiting::stopped && inner_.at_rest() && answers_owed_ == 0) done();
+    if (waiting_ != Waiting::nothing) return;
+    if (const auto line = next_line(); line && !answer_of_store(*line) && !answer_itself(*line)) begin(*line);
+}
+
+/// Of the link before the card; nothing when none is there, or it has to come again.
+std::optional<std::string> LineBoard::next_line() {
     const auto end = incoming_.find('\n');
-    if (waiting_ != Waiting::nothing || end == std::string::npos) return;
-    std::string line = incoming_.substr(0, end);
-    incoming_.erase(0, end + 1);
-    if (line.ends_with('\r')) line.pop_back();
-    if (take_number(line) && !answer_itself(line)) begin(line);
+    if (end != std::string::npos) {
+        std::string line = incoming_.substr(0, end);
+        incoming_.erase(0, end + 1);
+        if (line.ends_with('\r')) line.pop_back();
+        return take_number(line) ? std::optional(line) : std::nullopt;
+    }
+    if (!store_.runs() || paused_) return {};
+    const auto line = store_.next_line();
+    from_store_ = line.has_value();
+    if (!line) say("Done printing file");
+    return line;
+}
+
+/// What boards with a card know besides; while a file is written all but its end goes into it.
+bool LineBoard::answer_of_store(const std::string& line) {
+    if (inner_.board().store == StoreWords::none) return false;
+    const auto name = [&line] { return line.substr(std::min(line.size(), line.find(' ') + 1)); };
+    if (writing_ && !begins(line, "M29")) {
+        writing_->text += line + "\r\n";
+    } else if (begins(line, "M29")) {
+        if (writing_) store_.write(writing_->name, writing_->text);
+        writing_.reset();
+        say("Done saving file.");
+    } else if (begins(line, "M20")) {
+        say("Begin file list");
+        for (const auto& [file, text] : store_.files())
+            say(fmt::format("{} {}", file, text.size()));
+        say("End file list");
+    } else if (begins(line, "M21")) {
+        say("echo:SD card ok");
+    } else if (begins(line, "M23")) {
+        const auto found = store_.files().find(name());
+        const bool there = found != store_.files().end();
+        say(there ? fmt::format("echo:Now fresh file: {}\r\nFile opened: {} Size: {}\r\nFile selected", name(), name(),
+                                found->second.size())
+                  : fmt::format("open failed, File: {}.", name()));
+        if (there) selected_ = name();
+    } else if (begins(line, "M24")) {
+        if (!store_.runs()) store_.open(selected_);
+        paused_ = false;
+    } else if (begins(line, "M25")) {
+        paused_ = true;
+    } else if (begins(line, "M27")) {
+        say(store_.runs() ? fmt::format("SD printing byte {}/{}", store_.bytes_read(), store_.bytes())
+                          : "Not SD printing");
+    } else if (begins(line, "M28")) {
+        writing_ = File{name(), {}};
+        say("Writing to file: " + name());
+    } else if (begins(line, "M30")) {
+        say((store_.remove(name()) ? "File deleted:" : "Deletion failed, File: ") + name());
+    } else if (begins(line, "M524")) {
+        store_.close();
+    } else {
+        return false;
+    }
+    done();
+    return true;
 }
 
 /// Takes number and checksum off a line; false when it has to come again.
@@ -152,7 +213,10 @@ bool LineBoard::answer_itself(const std::string& line) {
 }
 
 void LineBoard::begin(const std::string& line) {
-    if (line.empty()) return;
+    if (line.empty()) {
+        from_store_ = false;
+        return;
+    }
     if (begins(line, "M114")) {
         const geometry::Point at = inner_.planned() - origin_;  // it tells where its plan ends
         const bool turns = inner_.second_axis() == 'A';
@@ -205,7 +269,7 @@ void LineBoard::say(std::string_view text) {
 
 void LineBoard::done() {
     waiting_ = Waiting::nothing;
-    say(inner_.board().line.ok);
+    if (!std::exchange(from_store_, false)) say(inner_.board().line.ok);
 }
 
 std::string LineBoard::take_output() {

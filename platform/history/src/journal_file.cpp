@@ -28,8 +28,13 @@ bool write_all(int file, std::string_view bytes) {
 
 }  // namespace
 
-JournalFile::JournalFile(const std::string& path, std::function<void(Error)> failed)
-    : path_(path), failed_(std::move(failed)), writer_([this](const std::stop_token& stop) { write(stop); }) {}
+JournalFile::JournalFile(const std::string& path, std::function<void(Error)> failed,
+                         std::function<Clock::time_point()> now)
+    : path_(path),
+      failed_(std::move(failed)),
+      now_(std::move(now)),
+      begun_at_(now_()),
+      writer_([this](const std::stop_token& stop) { write(stop); }) {}
 
 JournalFile::~JournalFile() {
     writer_.request_stop();
@@ -44,7 +49,7 @@ void JournalFile::begin(std::shared_ptr<const machine::Rest> rest) {
 
 void JournalFile::saw(const machine::Snapshot& now) {
     if (now.activity != machine::Activity::burning && now.activity != machine::Activity::stopping) return;
-    const auto moment = Clock::now();
+    const auto moment = now_();
     {
         const std::lock_guard lock(guard_);
         const auto whole = [this](machine::ProgramPlace place) { return rest_ ? rest_->in_whole(place) : place; };
@@ -80,7 +85,7 @@ void JournalFile::append(const std::string& line) {
 void JournalFile::write(const std::stop_token& stop) {
     const int file = ::open(path_.c_str(), O_WRONLY | O_CREAT | O_APPEND | O_CLOEXEC, 0644);
     bool good = file >= 0;
-    auto flushed = Clock::now();
+    auto flushed = std::chrono::steady_clock::now();
     bool told = false;
     while (true) {
         std::string bytes;
@@ -94,9 +99,9 @@ void JournalFile::write(const std::stop_token& stop) {
         if (!good && !std::exchange(told, true))
             failed_(
                 Error{std::string(chalkline::error::file_unwritable), {{"reason", std::strerror(errno)}}, path_, 0});
-        if (good && Clock::now() - flushed > flush_every) {
+        if (good && std::chrono::steady_clock::now() - flushed > flush_every) {
             ::fdatasync(file);
-            flushed = Clock::now();
+            flushed = std::chrono::steady_clock::now();
         }
     }
     if (file < 0) return;

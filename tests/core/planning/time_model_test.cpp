@@ -178,3 +178,36 @@ TEST_CASE("the sample plate and thousands of tiny pieces take what was said on e
         CHECK(time_of(program, profile).finished_at.back() == Approx(test::seconds_on(program, profile)).epsilon(0.02));
     }
 }
+
+TEST_CASE("rows of tiny dots take what was said on a board that looks ahead 15 moves") {
+    std::uint32_t noise = 1;
+    const auto random = [&noise] { return noise = noise * 1664525 + 1013904223, noise >> 16; };
+    for (const bool alternate : {true, false})
+        for (const double acceleration : {500.0, 1500.0, 3000.0})
+            for (const double speed : {3000.0, 6000.0}) {
+                CAPTURE(alternate, acceleration, speed);
+                machine::MachineProfile profile = homeless();
+                profile.planner_blocks = 15;
+                profile.acceleration_x = profile.acceleration_y = acceleration;
+                machine::Program program;
+                program.operations.push_back({machine::Beam{machine::BeamMode::following}, {}, {}});
+                for (int row = 0; row < 6; ++row) {
+                    const auto first = static_cast<std::uint32_t>(program.runs.size());
+                    double width = 0;
+                    // Dots of a tenth of a millimetre: every second one, or as noise falls.
+                    for (std::uint32_t lit = 1; width < 60; lit = 1 - lit) {
+                        const std::uint32_t length = alternate ? 100 : 100 * (1 + random() % 3);
+                        program.runs.push_back({length, static_cast<machine::PowerValue>(lit != 0 ? 3000 : 0)});
+                        width += length / 1000.0;
+                    }
+                    const double y = 20 + row * 0.1, left = 20, right = 20 + width;
+                    const bool back = row % 2 == 1;
+                    const auto count = static_cast<std::uint32_t>(program.runs.size()) - first;
+                    program.operations.push_back({machine::Travel{{back ? right : left, y}}, {}, {1, 1, 0}});
+                    program.operations.push_back(
+                        {machine::Sweep{{back ? left : right, y}, first, count}, Speed::mm_per_min(speed), {1, 1, 0}});
+                }
+                CHECK(time_of(program, profile).finished_at.back() ==
+                      Approx(test::seconds_on(program, profile)).epsilon(0.02));
+            }
+}

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/machine/next_step.hpp>
+#include <chalkline/machine/self_test.hpp>
 #include <chalkline/wording/wording.hpp>
 
 namespace chalkline::wording {
@@ -9,6 +10,10 @@ namespace chalkline::wording {
 Message explain(const machine::Snapshot& snapshot);
 /// "Find home", for a button.
 QString name(machine::NextStep step);
+
+/// What a self-test tries, by its name there, and how it went.
+QString exercise(const std::string& name);
+QString name(machine::SelfTestLine::Verdict verdict);
 
 /// A value of the machine profile by its JSON key: "Work area", "mm".
 struct ProfileField {

@@ -55,6 +55,8 @@ QString describe(const planning::Gain& gain);
 QString state(const machine::Snapshot& snapshot);
 /// "6 min 38 s"
 QString duration(Duration time);
+/// "Cut 100 %, 240 mm/min, 2 passes".
+QString in_short(const steps::StepSettings& step);
 
 /// True when a sentence exists for the code. A test asks for every code there is.
 bool knows(const std::string& code);

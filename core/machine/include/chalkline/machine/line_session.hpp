@@ -5,14 +5,16 @@
 #include <chalkline/machine/session.hpp>
 
 #include <deque>
+#include <vector>
 
 namespace chalkline::machine {
 
 /// Boards that answer every line with `ok` and hear nothing else meanwhile, as on common 3D printers (Marlin's public
-/// G-code interface: M115, M114, M211, M400, M410, G28). One line is on its way at a time. Where the board knows line
-/// numbers and checksums (RepRap's `N… *…` and `Resend:`) every line has them; an answer that does not come, or cannot
-/// be read, is asked for again. Nothing can be held: a stop tells the board at once to drop what it planned, but
-/// whether it listens before its line is worked off is its own affair, so up to its whole plan may still run.
+/// G-code interface: M115, M114, M211, M400, M410, G28; of its card M20, M21, M23 to M25, M27 to M30, M524). One line
+/// is on its way at a time. Where the board knows line numbers and checksums (RepRap's `N… *…` and `Resend:`) every
+/// line has them; an answer that does not come, or cannot be read, is asked for again. Nothing can be held: a stop
+/// tells the board at once to drop what it planned, but whether it listens before its line is worked off is its own
+/// affair, so up to its whole plan may still run.
 class LineSession : public Session {
  public:
     /// As `make_session`.
@@ -41,6 +43,10 @@ class LineSession : public Session {
     Result<void> frame(std::unique_ptr<LineSource> lines) override;
     Result<void> burn(std::unique_ptr<LineSource> lines, const Trims& trims = {}) override;
     Result<void> trim(int speed, int power) override;
+    Result<void> list_store() override;
+    Result<void> store(const std::string& name, std::unique_ptr<LineSource> lines) override;
+    Result<void> remove_stored(const std::string& name) override;
+    Result<void> run_stored(const StoredFile& file) override;
     void hold() override {}
     void resume() override {}
     void stop() override;
@@ -67,6 +73,14 @@ class LineSession : public Session {
     void handle_restart();
     void handle_halt(const std::string& line);
     void handle_travel(const std::string& line);
+    bool handle_card(const std::string& line);
+    void handle_card_answer(const std::string& command);
+    void end_card_run();
+    std::optional<Error> card_trouble() const;
+    bool writes_card() const { return card_ && card_->act == Card::Act::write && lines_; }
+    bool card_runs() const { return card_ && card_->runs; }
+    std::vector<std::string> end_of_card_act() const;
+    void compare_with_plan(geometry::Point counted);
     void tick_lost_answer();
     void ask_again();
     void answer_is_missing();
@@ -106,6 +120,7 @@ class LineSession : public Session {
     std::map<int, double> travel_;           ///< what it said of its limits, numbered as in the reference dialect
     Numbers numbers_ = Numbers::unknown;
     int last_number_ = 0, tries_ = 0;
+    int plan_matches_ = 0;       ///< times it told the place where its plan ends; below 0: it tells another one
     ProgramPlace done_checked_;  ///< surely done when answers were last seen to belong to their lines
     double asked_again_ = 0;     ///< s; when a missing answer was asked for last
     bool resend_ = false;        ///< it did not understand the line on its way; an `ok` follows
@@ -113,9 +128,22 @@ class LineSession : public Session {
     bool knows_beam_ = true;                     ///< it did not refuse a beam word, and its firmware is new enough
     std::optional<geometry::Point> stood_;       ///< counted place before the line on its way
     std::optional<geometry::Point> planned_to_;  ///< where the newest answered move of the program leads
-    std::vector<geometry::Point> led_;    ///< counted places that lines since the last report of the place lead to
-    std::unique_ptr<LineSource> lines_;   ///< of the program under way
-    std::deque<ProgramLine> in_planner_;  ///< operations of the newest answered lines
+    std::vector<geometry::Point> led_;   ///< counted places that lines since the last report of the place lead to
+    std::unique_ptr<LineSource> lines_;  ///< of the program under way
+    /// What is being done with the board's card.
+    struct Card {
+        enum class Act { list, write, run, remove } act = Act::list;
+        StoredFile file;  ///< written: without its line endings
+        std::unique_ptr<LineSource> lines{};
+        std::int64_t line_count = 0;
+        std::vector<StoredFile> listing{};
+        bool in_listing = false, absent = false;
+        bool agreed = false;  ///< the board said that it does what was asked with this file
+        bool runs = false;
+        std::string said{};  ///< the last thing it said of it
+    };
+    std::optional<Card> card_;
+    std::deque<ProgramLine> in_planner_;        ///< operations of the newest answered lines
     std::optional<Activity> stopped_activity_;  ///< what is being stopped
     std::optional<Error> stop_because_;
     bool cleared_ = false, asked_ = false, ready_ = false, heard_anything_ = false, gave_up_ = false;

@@ -2,6 +2,7 @@
 #pragma once
 #include <chalkline/machine/session.hpp>
 #include <chalkline/machine/streamer.hpp>
+#include <chalkline/machine/xmodem.hpp>
 
 #include <deque>
 
@@ -39,6 +40,10 @@ class RealtimeSession : public Session {
     Result<void> frame(std::unique_ptr<LineSource> lines) override;
     Result<void> burn(std::unique_ptr<LineSource> lines, const Trims& trims = {}) override;
     Result<void> trim(int speed, int power) override;
+    Result<void> list_store() override;
+    Result<void> store(const std::string& name, std::unique_ptr<LineSource> lines) override;
+    Result<void> remove_stored(const std::string& name) override;
+    Result<void> run_stored(const StoredFile& file) override;
     void hold() override;
     void resume() override;
     void stop() override;
@@ -56,6 +61,7 @@ class RealtimeSession : public Session {
     static constexpr double hold_wait = 3;            ///< s a stop waits for the head to come to rest
     static constexpr double off_way_limit = 0.3;      ///< mm the head may be from where the program leads it
     static constexpr double answer_patience = 1.5;    ///< s an idle controller may owe an answer
+    static constexpr double asks_while_homing = 5;    ///< s; a homing controller answers nothing
     static constexpr double off_bed_limit = 5;        ///< mm beyond the bed that prove a place said by hand wrong
 
  private:
@@ -80,6 +86,8 @@ class RealtimeSession : public Session {
     void compare_queue();
     void compare_beam(const reply::Status& status);
     bool looks_lit(const reply::Status& status);
+    /// The beam has been seen dark so often that it is hardly chance.
+    bool looks_dark() const { return odds_of_dark_ < 0.01; }
     void tick_greeting();
     void tick_lost_answer();
     void tick_draining();
@@ -92,6 +100,17 @@ class RealtimeSession : public Session {
     Result<void> require_settings() const;
     ControllerFacts facts() const { return {settings_, now_.receive_buffer, now_.planner_blocks}; }
     void drain(Error why);
+    void program_overrides();
+    Result<void> require_at_rest() const;
+    void begin_with_listing();
+    void handle_card_answer(const std::string& command);
+    void handle_card_refusal(const std::string& command, int number);
+    void go_on_after_listing();
+    void handle_card_status(const reply::Status& status);
+    void take_transfer(std::string_view bytes);
+    void tick_transfer();
+    bool transfers() const { return card_ && card_->transfer && !card_->transfer->over(); }
+    bool card_runs() const { return card_ && card_->runs; }
     void settle_place();
     double unit() const { return setting(13).value_or(0) != 0 ? 25.4 : 1; }
     Result<void> require_room_for_wall() const;
@@ -150,6 +169,22 @@ class RealtimeSession : public Session {
     std::string realtime_, lines_out_;       ///< bytes to send; real-time first
     std::deque<std::string> queued_, open_;  ///< commands waiting to be sent; sent and not answered
     std::unique_ptr<Streamer> streamer_;
+
+    /// How the build is asked for its card; learned by asking.
+    enum class CardWords { unknown, path, brief, none };
+    CardWords card_words_ = CardWords::unknown;
+    /// What is being done with the card.
+    struct Card {
+        enum class Act { list, write, run, remove } act = Act::list;
+        StoredFile file;
+        std::unique_ptr<LineSource> lines{};
+        std::vector<StoredFile> listing{};
+        std::optional<XmodemSender> transfer{};
+        bool carried_out = false;  ///< listed once more, to see what came of it
+        bool runs = false, seen_running = false;
+        double runs_since = 0;
+    };
+    std::optional<Card> card_;
 
     Stopping stopping_ = Stopping::no;
     std::optional<Error> stop_because_;

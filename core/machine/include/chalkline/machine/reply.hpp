@@ -65,6 +65,7 @@ struct Status {
     std::optional<int> feed_override, power_override;
     std::optional<int> free_blocks, free_bytes;  ///< of "Bf:"
     std::string pins;                            ///< of "Pn:"
+    std::optional<double> store_share;           ///< of "SD:": % of the file that runs from the store
     /// Of "A:", which stands in a report with overrides when anything is on: the outputs at that moment. Absent where
     /// the report has neither.
     std::optional<std::string> accessories;

@@ -13,6 +13,7 @@ struct Rest {
     std::size_t lead = 0;    ///< operations put in front
     std::size_t from = 0;    ///< operation of the whole program that the first one behind the lead goes on with
     std::int32_t parts = 0;  ///< parts of it that are left out
+    ProgramPlace done{};     ///< of the whole program, before the first operation
     /// The same place counted in the whole program.
     ProgramPlace in_whole(ProgramPlace in_rest) const;
 };

@@ -4,6 +4,7 @@
 #include <chalkline/machine/encoder.hpp>
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/machine/reply.hpp>
+#include <chalkline/machine/store.hpp>
 #include <chalkline/machine/trim.hpp>
 
 #include <cstdint>
@@ -52,10 +53,18 @@ inline constexpr std::string_view no_inline_power = "machine.no-inline-power";
 /// Parameters `place` ("X, Y"): the controller counts on from a place that is not on the bed.
 inline constexpr std::string_view place_off_bed = "machine.place-off-bed";
 inline constexpr std::string_view answer_lost = "machine.answer-lost";
+inline constexpr std::string_view no_store = "machine.no-store";
+inline constexpr std::string_view store_receives_nothing = "machine.store-receives-nothing";
+/// Parameters `name` and `text` (what the board said; may be empty).
+inline constexpr std::string_view store_failed = "machine.store-failed";
+/// Parameter `name`.
+inline constexpr std::string_view not_in_store = "machine.not-in-store";
+/// Parameters `name`, `bytes` (there), `expected`.
+inline constexpr std::string_view store_differs = "machine.store-differs";
 }  // namespace error
 
 /// What the session is in the middle of.
-enum class Activity { none, connecting, homing, jogging, pulsing, probing, framing, burning, stopping };
+enum class Activity { none, connecting, homing, jogging, pulsing, probing, framing, burning, storing, stopping };
 
 /// What can be asked of a controller, by what it speaks.
 struct Capabilities {
@@ -110,6 +119,8 @@ struct Snapshot {
     std::string version;
     std::shared_ptr<const std::map<int, double>> settings;  ///< `$N` as the controller stated them; null: not yet
     std::optional<int> receive_buffer, planner_blocks;      ///< as its build info says
+    std::shared_ptr<const std::vector<StoredFile>> stored;  ///< as its store was listed last; null: never
+    std::optional<double> stored_share;  ///< read so far of the file that runs from the store, 0 … 1
 };
 
 namespace event {
@@ -208,6 +219,15 @@ class Session {
     /// the trim of another step.
     virtual Result<void> trim(int speed, int power) = 0;
     static constexpr int least_trim = 10, most_trim = 200;
+    // The controller's own store. Each of these lists it anew; what it holds is in the snapshot.
+    virtual Result<void> list_store() = 0;
+    /// Writes a program there under a name of `store_name`, over a file of that name. Finished when the store shows it
+    /// as long as it is; an end on the way takes away what was begun.
+    virtual Result<void> store(const std::string& name, std::unique_ptr<LineSource> lines) = 0;
+    virtual Result<void> remove_stored(const std::string& name) = 0;
+    /// Lets the controller burn a file by itself. Errors later when its length is another. REQUIRES: a copy of what was
+    /// stored passed the program checker. A lost link does not stop it.
+    virtual Result<void> run_stored(const StoredFile& file) = 0;
     virtual void hold() = 0;
     virtual void resume() = 0;
     /// Stops whatever goes on as soon as the controller lets it, and turns the beam off.

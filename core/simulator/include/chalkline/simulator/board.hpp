@@ -2,6 +2,7 @@
 #pragma once
 #include <chalkline/base/result.hpp>
 #include <chalkline/machine/profile.hpp>
+#include <chalkline/simulator/store.hpp>
 
 #include <map>
 #include <optional>
@@ -28,6 +29,13 @@ enum class SettingStyle {
     described,  ///< $22=1 (homing cycle, bool)
     decimal,    ///< $22=1.000
     terse       ///< $27=.5 and $22=+1: numbers as some builds print them
+};
+
+/// Whether a board has a card, and in which words it is asked for it. Boards of the line dialect have but one way.
+enum class StoreWords {
+    none,
+    path,  ///< $SD/List, $SD/Run=, $SD/Delete=, $Xmodem/Receive=
+    brief  ///< $F, $F=, $FD=; takes nothing over this link
 };
 
 /// What a board of the line dialect answers besides `ok`.
@@ -68,6 +76,8 @@ struct Board {
     double chatter_every = 1;                           ///< s
     bool origin_forced = false;                         ///< machine coordinates are 0, 0 where it found home
     std::optional<int> planner_blocks, receive_buffer;  ///< other than the profile's
+    StoreWords store = StoreWords::none;
+    Store::Files files;  ///< on the card from the beginning
 
     LineHabits line;
 };

@@ -108,6 +108,7 @@ class Controller : public Device {
     std::string greeting() const override { return "\r\n" + board_.greeting + "\r\n"; }
     void opened() override;
     const Board& board() const { return board_; }
+    const Store& store() const { return store_; }
     const Report& report() const { return report_; }
     const machine::MachineProfile& profile() const { return profile_; }
 
@@ -123,11 +124,15 @@ class Controller : public Device {
     void arrive();
     void realtime(unsigned char byte);
     void reply(std::string_view line);
+    void put_out(std::string_view bytes);
+    void end_transfer();
     // Lines
     void work();
     bool try_line(const std::string& line);
     void fault(int number, const std::string& line);
     bool system_line(const std::string& line);
+    bool store_line(const std::string& line);
+    bool take_next_line();
     void system_setting(const std::string& line);
     void print_settings();
     void print_offsets();
@@ -200,6 +205,14 @@ class Controller : public Device {
     std::string buffer_;               ///< the receive buffer
     std::deque<std::string> waiting_;  ///< a line taken out of the buffer and not done
     std::deque<Block> arc_;            ///< pieces of an arc that did not fit the planner yet
+
+    Store store_;
+    bool from_store_ = false;  ///< the line under way is one of the file's: nobody waits for its answer
+    struct Transfer {
+        std::string name;
+        XmodemReceiver receiver;
+    };
+    std::optional<Transfer> transfer_;  ///< all bytes that come are part of a file
 
     State state_ = State::idle;
     bool holding_ = false, hold_complete_ = false;

@@ -18,8 +18,12 @@ namespace chalkline::history {
 /// window that stands nor a slow disk makes it miss how far the burn came, or holds up the link.
 class JournalFile : public link::Witness {
  public:
-    /// `failed` is called once, on the writing thread, when the disk takes no more; the burn goes on.
-    JournalFile(const std::string& path, std::function<void(Error)> failed);
+    using Clock = std::chrono::steady_clock;
+
+    /// `failed` is called once, on the writing thread, when the disk takes no more; the burn goes on. `now`: what time
+    /// it is, asked on the link's thread.
+    JournalFile(const std::string& path, std::function<void(Error)> failed,
+                std::function<Clock::time_point()> now = Clock::now);
     /// Writes what is left.
     ~JournalFile() override;
 
@@ -29,17 +33,17 @@ class JournalFile : public link::Witness {
     void end(machine::BurnEnd how);
 
  private:
-    using Clock = std::chrono::steady_clock;
     void append(const std::string& line);
     void write(const std::stop_token& stop);
 
     std::string path_;
     std::function<void(Error)> failed_;
+    std::function<Clock::time_point()> now_;
     std::mutex guard_;  ///< of all below
     std::condition_variable_any more_;
     std::string waiting_;
     std::shared_ptr<const machine::Rest> rest_;
-    Clock::time_point begun_at_ = Clock::now(), noted_at_;
+    Clock::time_point begun_at_, noted_at_;
     std::jthread writer_;  ///< last: it uses the others
 };
 
