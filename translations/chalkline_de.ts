@@ -2743,6 +2743,11 @@ eins je Zeile</translation>
       <translation>Strg+Eingabe</translation>
     </message>
     <message>
+      <extracomment>app/trays/frame_tray.cpp</extracomment>
+      <source>Ctrl+Shift+F</source>
+      <translation>Strg+Umschalt+F</translation>
+    </message>
+    <message>
       <extracomment>wording/src/swatch_words.cpp</extracomment>
       <source>Curves</source>
       <translation>Kurven</translation>
@@ -3206,11 +3211,6 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Export those you need, or give Chalkline a folder it may write to.</source>
       <translation>Die nötigen ausgeben oder Chalkline einen Ordner geben, in den es schreiben darf.</translation>
-    </message>
-    <message>
-      <extracomment>app/trays/frame_tray.cpp</extracomment>
-      <source>F</source>
-      <translation>F</translation>
     </message>
     <message>
       <extracomment>app/machine/profile_sheet.cpp</extracomment>
@@ -3686,6 +3686,11 @@ eins je Zeile</translation>
       <extracomment>app/mainwindow/ready_sheet.cpp</extracomment>
       <source>Go on where it broke off?</source>
       <translation>Dort weitermachen, wo es abbrach?</translation>
+    </message>
+    <message>
+      <extracomment>app/history/history_sheets.cpp</extracomment>
+      <source>Go on with it</source>
+      <translation>Damit weitermachen</translation>
     </message>
     <message>
       <extracomment>app/trays/move_panel.cpp</extracomment>
@@ -7657,6 +7662,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Something could not be worked out ({reason})</source>
+      <translation>Etwas ließ sich nicht ausrechnen ({reason})</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Something was lost on the cable. The beam is off; look at the cable, then go on.</source>
       <translation>Etwas ging am Kabel verloren. Der Strahl ist aus; das Kabel ansehen, dann weitermachen.</translation>
     </message>
@@ -8199,6 +8209,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>That variant is no longer kept</source>
       <translation>Diese Variante ist nicht mehr gesichert</translation>
+    </message>
+    <message>
+      <extracomment>app/recipes/recipes_view.cpp</extracomment>
+      <source>That was not the word; try again</source>
+      <translation>Das war nicht das Wort; versuchen Sie es noch einmal</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -9492,6 +9507,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/swatch_words.cpp</extracomment>
       <source>Too light</source>
       <translation>Zu hell</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Too little memory, most likely: make pictures smaller or their pitch wider. A burn that runs goes on.</source>
+      <translation>Wahrscheinlich zu wenig Speicher: Machen Sie Bilder kleiner oder ihren Abstand weiter. Ein laufendes Brennen geht weiter.</translation>
     </message>
     <message>
       <extracomment>app/proof/prepare_panel.cpp</extracomment>

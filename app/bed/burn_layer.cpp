@@ -46,16 +46,23 @@ void BurnLayer::draw_doubtful(QPainter& painter, const std::shared_ptr<const pla
                               const Camera& camera, machine::ProgramPlace after, machine::ProgramPlace up_to,
                               const QColor& colour) {
     if (doubtful_.plan != plan || doubtful_.after != after || doubtful_.up_to != up_to) {
-        doubtful_ = {plan, after, up_to, {}};
+        doubtful_ = {plan, after, up_to, {}, {}};
         machine::walk(plan->program, [&](const machine::Stretch& stretch) {
-            if (stretch.power > 0 && stretch.place > after && stretch.place <= up_to)
+            if (stretch.power == 0 || stretch.place > up_to) return;
+            if (stretch.place > after)
                 doubtful_.lines.emplace_back(stretch.from, stretch.to);
+            else
+                doubtful_.burned_to = stretch.to;
         });
     }
     constexpr double width = 2.5;  // px: seen also where it is short
     painter.setPen(QPen(colour, width, Qt::SolidLine, Qt::FlatCap));
     for (const auto& [from, to] : doubtful_.lines)
         painter.drawLine(camera.to_screen(from), camera.to_screen(to));
+    // Where nothing is doubtful the place itself is shown.
+    constexpr double ring = 7;  // px
+    painter.setBrush(Qt::NoBrush);
+    if (doubtful_.burned_to) painter.drawEllipse(camera.to_screen(*doubtful_.burned_to), ring, ring);
 }
 
 void BurnLayer::draw(std::size_t operation, std::int32_t parts, QPainter& painter, const std::map<int, QColor>& tones,

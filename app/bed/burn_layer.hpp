@@ -9,6 +9,7 @@
 #include <QPainter>
 #include <map>
 #include <memory>
+#include <optional>
 #include <utility>
 #include <vector>
 
@@ -22,7 +23,8 @@ class BurnLayer {
     void paint(QPainter& painter, machine::ProgramPlace done, const std::shared_ptr<const planning::Plan>& plan,
                const Camera& camera, QSize size, double pixel_ratio, const std::map<int, QColor>& tones, double spot);
     void clear();
-    /// What lies behind one place of the program up to another, in one colour: it may have burned.
+    /// What lies behind one place of the program up to another, in one colour: it may have burned. A ring where it
+    /// begins.
     void draw_doubtful(QPainter& painter, const std::shared_ptr<const planning::Plan>& plan, const Camera& camera,
                        machine::ProgramPlace after, machine::ProgramPlace up_to, const QColor& colour);
 
@@ -40,6 +42,7 @@ class BurnLayer {
         std::shared_ptr<const planning::Plan> plan;
         machine::ProgramPlace after, up_to;
         std::vector<std::pair<geometry::Point, geometry::Point>> lines;
+        std::optional<geometry::Point> burned_to;  ///< the last place that is sure
     } doubtful_;
 };
 

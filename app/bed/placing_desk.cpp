@@ -35,6 +35,7 @@ void PlacingDesk::choose(const job::Ids& motifs) {
     job::Ids whole = job::with_groups(document_.job(), motifs);
     if (whole == chosen_) return;
     chosen_ = std::move(whole);
+    document_.end_merge();  // what is nudged next is another thing
     object_.reset();
     Q_EMIT selection_changed();
 }
@@ -42,6 +43,7 @@ void PlacingDesk::choose(const job::Ids& motifs) {
 void PlacingDesk::choose_one(job::Id motif) {
     if (!document_.job().motif(motif) || chosen_ == job::Ids{motif}) return;
     chosen_ = {motif};
+    document_.end_merge();
     object_.reset();
     Q_EMIT selection_changed();
 }
@@ -252,7 +254,9 @@ void PlacingDesk::add_at(std::shared_ptr<const art::Artwork> art, geometry::Poin
     const QString name = tr("Draw %1").arg(QString::fromStdString(art->name));
     job::Job job = job::add_art(document_.job(), std::move(art), machine_);
     job.motifs.back().place = Transform::move(corner.x, corner.y);
+    const std::size_t before = document_.job().motifs.size();
     add_job(name, std::move(job));
+    if (document_.job().motifs.size() > before) Q_EMIT drawn(document_.job().last_motif());
 }
 
 void PlacingDesk::add_job(const QString& name, job::Job job) {

@@ -74,6 +74,8 @@ class PlacingDesk : public QObject {
 
  Q_SIGNALS:
     void selection_changed();
+    /// A design was drawn on the bed.
+    void drawn(chalkline::job::Id motif);
     void refused(const chalkline::Error& error);
 
  private:

@@ -48,7 +48,6 @@ Planned work_out(const job::Job& job, const planning::CheckGround& ground, const
     planned.checks = planning::check_job(job, ground);
     const planning::Lying lying = planning::lying_of(job, machine);
     planned.burned = lying.burned;
-    planned.hull = planning::burned_hull(job, only);
     planned.off_bed = lying.off_bed;
     planned.off_stock = lying.off_stock;
     auto plan = planning::plan(job, machine, only, watch);
@@ -56,8 +55,9 @@ Planned work_out(const job::Job& job, const planning::CheckGround& ground, const
         planned.error = plan.error();
         return planned;
     }
-    // The frame goes round what is burned this time.
-    if (only.only_steps || only.only_motifs) planned.burned = plan->burn_box;
+    // The frame goes round what is burned this time, as it is burned.
+    planned.burned = plan->burn_box;
+    planned.hull = planning::lit_hull(plan->program);
     const auto found = planning::check_plan(*plan);
     planned.checks.insert(planned.checks.end(), found.begin(), found.end());
     machine::Encoder encoder(plan->program, machine);
@@ -74,8 +74,7 @@ Planned work_out(machine::Program program, const machine::MachineProfile& machin
     CountedLines lines(encoder, plan->program, planned, watch);
     planned.faults = planning::check_program(lines, {machine, {}, {}});
     planned.burned = plan->burn_box;
-    const geometry::Box& box = plan->burn_box;
-    planned.hull = {{box.left, box.bottom}, {box.right, box.bottom}, {box.right, box.top}, {box.left, box.top}};
+    planned.hull = planning::lit_hull(plan->program);
     planned.plan = std::move(plan);
     return planned;
 }

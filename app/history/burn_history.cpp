@@ -7,6 +7,7 @@
 
 #include <QCoreApplication>
 #include <QFile>
+#include <QFileInfo>
 #include <QImage>
 #include <QPointer>
 
@@ -157,6 +158,10 @@ void BurnHistory::remove(const BurnRecord& record) {
     folders_.remove(record);
     learn();
     Q_EMIT changed();
+}
+
+bool BurnHistory::can_go_on(const BurnRecord& record) const {
+    return QFileInfo::exists(record.job_file()) && folders_.can_go_on(record);
 }
 
 void BurnHistory::give_up(const BurnRecord& record) {

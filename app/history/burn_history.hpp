@@ -41,6 +41,8 @@ class BurnHistory : public QObject {
 
     /// The newest burn that broke off because Chalkline was ended, and has something left.
     std::optional<BurnRecord> broken_off() const { return folders_.broken_off(); }
+    /// It was not brought to its end, nobody burns it, and what is left of it is kept.
+    bool can_go_on(const BurnRecord& record) const;
     /// Nobody wants to go on with it.
     void give_up(const BurnRecord& record);
     /// Reads the program and journal of a burn that broke off, and gives them to the desk. REQUIRES: the document holds

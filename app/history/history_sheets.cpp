@@ -86,6 +86,12 @@ class HistoryPanel : public QWidget {
         return row >= 0 && row < static_cast<int>(records_.size()) ? &records_[static_cast<std::size_t>(row)] : nullptr;
     }
 
+    /// Called at once and whenever another burn is chosen.
+    void follow_choice(const std::function<void()>& told) {
+        QObject::connect(list_, &QListWidget::currentRowChanged, this, told);
+        told();
+    }
+
     void keep_note() {
         const int row = list_->currentRow();
         if (row < 0) return;
@@ -127,12 +133,19 @@ class HistoryPanel : public QWidget {
 
 }  // namespace
 
-void open_history_sheet(BurnHistory& history, std::function<void(const BurnRecord&)> open, QWidget* over) {
+void open_history_sheet(BurnHistory& history, std::function<void(const BurnRecord&)> open,
+                        std::function<void(const BurnRecord&)> go_on, QWidget* over) {
     auto* sheet = new Sheet(Sheet::tr("What was burned before"), over);
     auto* panel = new HistoryPanel(history, sheet);
     sheet->add_widget(panel);
     sheet->add_button(Sheet::tr("Close"), ButtonLook::plain, [panel] { panel->keep_note(); });
     sheet->add_staying_button(Sheet::tr("Remove"), ButtonLook::plain, [panel] { panel->remove_chosen(); });
+    auto* left = sheet->add_button(Sheet::tr("Go on with it"), ButtonLook::plain, [panel, go_on = std::move(go_on)] {
+        panel->keep_note();
+        if (const BurnRecord* record = panel->chosen()) go_on(*record);
+    });
+    panel->follow_choice(
+        [left, panel, &history] { left->setEnabled(panel->chosen() && history.can_go_on(*panel->chosen())); });
     auto* again =
         sheet->add_button(Sheet::tr("Open it as it was"), ButtonLook::accent, [panel, open = std::move(open)] {
             panel->keep_note();

@@ -8,6 +8,7 @@
 #include "mainwindow/ready_sheet.hpp"
 #include "mainwindow/recent_jobs.hpp"
 #include "mainwindow/settings_sheet.hpp"
+#include "mainwindow/window_size.hpp"
 #include "proof/proof_view.hpp"
 #include "recipes/recipes_view.hpp"
 #include "swatches/swatches_view.hpp"
@@ -77,8 +78,7 @@ MainWindow::MainWindow(const WindowOptions& options)
     setObjectName("window");
     setWindowTitle("Chalkline");
     setAcceptDrops(true);
-    setMinimumSize(1100, 700);
-    resize(1280, 800);
+    fit_to_screen(*this);
     setStyleSheet(theme::style_sheet(roles_));
     files_ = new JobFiles(document_, options.surroundings, this);
     history_.addStack(&document_.history());
@@ -87,6 +87,7 @@ MainWindow::MainWindow(const WindowOptions& options)
     build();
     add_commands();
     qApp->installEventFilter(this);
+    tell_failed_tasks_to([this](const Error& error) { show_message(wording::describe(error)); });
 
     connect(files_, &JobFiles::message, this, &MainWindow::show_message);
     files_->set_machine(machine_.profile());
@@ -172,6 +173,7 @@ MainWindow::MainWindow(const WindowOptions& options)
 
 MainWindow::~MainWindow() {
     qApp->removeEventFilter(this);
+    tell_failed_tasks_to({});
     // Children listen to members that go first otherwise.
     document_.disconnect();
     plans_.disconnect();
@@ -271,7 +273,8 @@ void MainWindow::build() {
     connect(burn, &BurnTray::open_wanted, this, [this](const QString& path) { files_->open({path}); });
     connect(burn, &BurnTray::history_wanted, this, [this] {
         open_history_sheet(
-            burns_, [this](const BurnRecord& record) { open_burned(record); }, bed_);
+            burns_, [this](const BurnRecord& record) { open_burned(record); },
+            [this](const BurnRecord& record) { files_->guard([this, record] { take_up(record); }); }, bed_);
     });
     connect(rail_, &MachineRail::connection_wanted, this, &MainWindow::open_connection);
     connect(rail_, &MachineRail::explanation_wanted, this, [this] {
@@ -386,16 +389,17 @@ bool MainWindow::offer_left_behind() {
     const auto broken = burns_.broken_off();
     if (!broken) return files_->offer_left_behind(options_.recovery_folder);
     open_broken_burn_sheet(
-        burns_, *broken,
-        [this, burn = *broken] {
-            files_->open_kept(burn.job_file(), burn.path, [this, burn] {
-                burns_.take_up(burn);
-                QMetaObject::invokeMethod(
-                    this, [this] { choose(Mark::burn); }, Qt::QueuedConnection);
-            });
-        },
-        views_->currentWidget());
+        burns_, *broken, [this, burn = *broken] { take_up(burn); }, views_->currentWidget());
     return true;
+}
+
+/// Opens the job of a burn that was not brought to its end, so that it can be gone on with.
+void MainWindow::take_up(const BurnRecord& record) {
+    files_->open_kept(record.job_file(), record.path, [this, record] {
+        burns_.take_up(record);
+        QMetaObject::invokeMethod(
+            this, [this] { choose(Mark::burn); }, Qt::QueuedConnection);
+    });
 }
 
 /// Whoever is out of the room hears of it, and the computer may sleep again.
@@ -484,11 +488,15 @@ bool MainWindow::eventFilter(QObject* watched, QEvent* event) {
 void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
     const QMimeData* dragged = event->mimeData();
     const bool drawing = dragged->hasFormat("image/svg+xml") || dragged->hasImage();
-    if (drawing || !files_of(dragged).isEmpty()) event->acceptProposedAction();
+    if (!drawing && files_of(dragged).isEmpty()) return;
+    // Always a copy: a move would let its source delete the maker's file.
+    event->setDropAction(Qt::CopyAction);
+    event->accept();
 }
 
 void MainWindow::dropEvent(QDropEvent* event) {
-    event->acceptProposedAction();
+    event->setDropAction(Qt::CopyAction);
+    event->accept();
     take_data(event->mimeData());
 }
 
@@ -510,7 +518,10 @@ bool MainWindow::hold_up_logout() {
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
-    if (closing_) return event->accept();
+    if (closing_) {
+        keep_size(*this);
+        return event->accept();
+    }
     event->ignore();
     const auto leave = [this] {
         closing_ = true;

@@ -119,6 +119,7 @@ class MainWindow : public QWidget {
     void save_run_sheet();
     void show_program(const QString& name, const machine::Program& program);
     void open_burned(const BurnRecord& record);
+    void take_up(const BurnRecord& record);
     void tell_of_burn(machine::BurnEnd how);
     bool escape_pressed();
     bool put_sheet_away(const QWidget& focused);

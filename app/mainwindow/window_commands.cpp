@@ -42,11 +42,11 @@ void MainWindow::add_commands() {
     add(art, tr("Ungroup"), QKeySequence("Ctrl+Shift+G"), [this] { placing_.ungroup(); });
     add(art, tr("Lock or unlock what is chosen"), QKeySequence("Ctrl+L"),
         [this] { placing_.set_locked(!placing_.all_locked()); });
-    add(machine, tr("Frame the job"), QKeySequence("F"), [this] {
+    add(machine, tr("Frame the job"), QKeySequence("Ctrl+Shift+F"), [this] {
         choose(Mark::frame);
         desk_.frame();
     });
-    add(machine, tr("Frame one side"), QKeySequence("Shift+F"), [this] {
+    add(machine, tr("Frame one side"), QKeySequence("Ctrl+Alt+F"), [this] {
         choose(Mark::frame);
         desk_.frame_side();
     });

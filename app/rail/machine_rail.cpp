@@ -93,7 +93,8 @@ void MachineRail::follow() {
     const Duration homing =
         planning::homing_time(machine_.profile(), now.position_sure ? now.position : std::optional<geometry::Point>());
     const bool turns_home = job_sees.turning && job_sees.turning->axis != machine::RotaryAxis::fourth;
-    home_->setEnabled(home_->isEnabled() && !turns_home);
+    const bool has_switches = job_sees.turning || job_sees.home != machine::HomeCorner::none;
+    home_->setEnabled(home_->isEnabled() && !turns_home && has_switches);
     home_->setToolTip(turns_home ? tr("Finding home would turn the piece: home before the rotary is plugged in")
                       : homing > Duration() ? tr("Find home, about %1").arg(wording::duration(homing))
                                             : tr("This machine has no switches to find home by"));

@@ -33,6 +33,19 @@ QLineEdit* add_word_field(Sheet* sheet, const QString& name) {
     return word;
 }
 
+/// A button that needs the word: with a wrong one the sheet stays, the word is gone and typed anew.
+QPushButton* add_button_with_word(Sheet* sheet, const QString& text, ButtonLook look, QLineEdit* word,
+                                  const std::function<bool()>& act) {
+    auto* button = sheet->add_staying_button(text, look, [sheet, word, act] {
+        if (act()) return sheet->put_away();
+        word->clear();
+        word->setPlaceholderText(RecipesView::tr("That was not the word; try again"));
+        word->setFocus();
+    });
+    if (look == ButtonLook::accent) QObject::connect(word, &QLineEdit::returnPressed, button, &QPushButton::click);
+    return button;
+}
+
 }  // namespace
 
 RecipesView::RecipesView(JobDocument& document, RecipeDesk& desk, const theme::Roles& roles, QWidget* parent)
@@ -218,8 +231,8 @@ void RecipesView::open_lock_sheet(const recipes::Recipe& recipe) {
     auto* sheet = new Sheet(recipe.locked ? tr("Unlock the recipe") : tr("Lock the recipe"), this);
     auto* word = add_word_field(sheet, tr("The keeper's word"));
     sheet->add_button(tr("Cancel"), ButtonLook::plain, {});
-    sheet->add_button(recipe.locked ? tr("Unlock") : tr("Lock"), ButtonLook::accent,
-                      [this, recipe, word] { desk_.set_locked(recipe, !recipe.locked, word->text()); });
+    add_button_with_word(sheet, recipe.locked ? tr("Unlock") : tr("Lock"), ButtonLook::accent, word,
+                         [this, recipe, word] { return desk_.set_locked(recipe, !recipe.locked, word->text()); });
     sheet->open();
     word->setFocus();
 }
@@ -237,12 +250,12 @@ void RecipesView::open_workshop_sheet() {
     auto* word = add_word_field(sheet, rules.locked ? tr("The keeper's word") : tr("A word for the keeper"));
     sheet->add_button(tr("Cancel"), ButtonLook::plain, {});
     if (rules.locked)
-        sheet->add_button(tr("Lift all rules"), ButtonLook::plain, [this, word] {
-            desk_.set_rules({false, {}}, word->text());
+        add_button_with_word(sheet, tr("Lift all rules"), ButtonLook::plain, word, [this, word] {
+            return desk_.set_rules({false, {}}, word->text());
         });
-    auto* set = sheet->add_button(tr("Set"), ButtonLook::accent, [this, ceiling, word] {
+    auto* set = add_button_with_word(sheet, tr("Set"), ButtonLook::accent, word, [this, ceiling, word] {
         const Power most = Power::percent(ceiling->value());
-        desk_.set_rules({true, most < Power::percent(100) ? std::optional(most) : std::nullopt}, word->text());
+        return desk_.set_rules({true, most < Power::percent(100) ? std::optional(most) : std::nullopt}, word->text());
     });
     set->setEnabled(false);
     connect(word, &QLineEdit::textChanged, set, [set](const QString& text) { set->setEnabled(!text.isEmpty()); });

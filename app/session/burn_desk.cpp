@@ -33,6 +33,10 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
         forget_frame();
         forget_last_burn();
     });
+    // Whatever changed what burns: a step switched on, a crop, a lead-in. What was framed is compared, not guessed.
+    connect(&plans_, &PlanKeeper::changed, this, [this] {
+        if (framed_at_ && !plans_.stale() && !planning::same_hull(framed_hull_, plans_.planned().hull)) forget_frame();
+    });
     connect(&plans_, &PlanKeeper::changed, this, &BurnDesk::changed);
     connect(&plans_, &PlanKeeper::changed, this, [this] {
         if (ride_when_planned_) ride_again();
@@ -161,6 +165,7 @@ void BurnDesk::ride(std::optional<std::size_t> side) {
         stayed_.reset();
     }
     riding_ = true;
+    riding_hull_ = plans_.planned().hull;
     machine_.frame(std::make_shared<const machine::Program>(std::move(*program)));
 }
 
@@ -383,7 +388,9 @@ void BurnDesk::finish(machine::Activity activity) {
     const bool rode = activity == machine::Activity::framing && std::exchange(riding_, false);
     if (rode && !one_side_) {
         framed_at_ = QDateTime::currentDateTime();
+        framed_hull_ = riding_hull_;
         framed_before_ = false;
+        if (!plans_.stale() && !planning::same_hull(framed_hull_, plans_.planned().hull)) forget_frame();
         if (framing_.again_and_again) QMetaObject::invokeMethod(this, &BurnDesk::ride_again, Qt::QueuedConnection);
     }
     if (activity == machine::Activity::burning && burning_) {

@@ -138,6 +138,7 @@ class BurnDesk : public QObject {
     PlanKeeper& plans_;
     MachineLink& machine_;
     std::optional<QDateTime> framed_at_, burned_at_;
+    std::vector<geometry::Point> riding_hull_, framed_hull_;  ///< what is ridden round now, and what was last
     Framing framing_;
     std::optional<bool> stayed_;
     std::optional<double> focused_for_;  ///< thickness of the piece then, mm

@@ -1,10 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/base/progress.hpp>
+#include <chalkline/base/result.hpp>
 
 #include <QMetaObject>
 #include <QObject>
 #include <QThreadPool>
+#include <exception>
 #include <functional>
 #include <memory>
 #include <stop_token>
@@ -12,14 +14,24 @@
 
 namespace chalkline::app {
 
+/// Code of the error of a task that ended in an exception. Parameter `reason`.
+inline constexpr std::string_view task_failed = "app.task-failed";
+
+/// Threads for long work, below the GUI's own. Not the pool of Qt: drawing waits for that one, and a key pressed while
+/// it is full would be heard when it is empty again.
+QThreadPool* work_pool();
+
+/// Who is told when a task ends in an exception, such as one for want of memory: called on the GUI thread. The task's
+/// runner goes on waiting, so that nothing old is taken for its result.
+void tell_failed_tasks_to(std::function<void(const Error&)> told);
+
 /// Runs one kind of long work off the GUI thread, newest request only: a new one asks the one before to stop, and
 /// whatever comes too late is dropped. Never waits for anything.
 class TaskRunner : public QObject {
     Q_OBJECT
  public:
     /// REQUIRES: `pool` outlives the runner.
-    explicit TaskRunner(QObject* parent = nullptr, QThreadPool* pool = QThreadPool::globalInstance())
-        : QObject(parent), pool_(pool) {}
+    explicit TaskRunner(QObject* parent = nullptr, QThreadPool* pool = work_pool()) : QObject(parent), pool_(pool) {}
     ~TaskRunner() override { cancel(); }
 
     /// `work(watch)` runs on a worker and must touch nothing of the GUI; `apply(result)` runs here afterwards, unless
@@ -33,7 +45,14 @@ class TaskRunner : public QObject {
         pool_->start([this, alive = std::weak_ptr<int>(alive_), stop, work = std::move(work),
                       apply = std::move(apply)]() mutable {
             if (stop.stop_requested()) return;  // a newer task waits behind this one
-            auto result = std::make_shared<decltype(work(Watch{}))>(work(Watch{stop, {}}));
+            step_back();
+            using Made = decltype(work(Watch{}));
+            std::shared_ptr<Made> result;
+            try {
+                result = std::make_shared<Made>(work(Watch{stop, {}}));
+            } catch (const std::exception& failure) {
+                return tell_failed(failure);
+            }
             // Queued to the application, which outlives every runner; the runner is asked for only over there.
             QMetaObject::invokeMethod(
                 qApp_(),
@@ -53,6 +72,9 @@ class TaskRunner : public QObject {
 
  private:
     static QObject* qApp_();
+    /// The thread that calls lets the GUI's go first.
+    static void step_back();
+    static void tell_failed(const std::exception& failure);
     QThreadPool* pool_;
     std::stop_source stop_;
     std::shared_ptr<int> alive_ = std::make_shared<int>(0);

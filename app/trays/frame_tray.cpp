@@ -27,7 +27,7 @@ FrameTray::FrameTray(const TrayContext& context, QWidget* parent) : QWidget(pare
     keep_from_wheel(way_);
     how->addWidget(way_);
     frame_ = make_button(tr("Frame"), ButtonLook::accent, this);
-    frame_->setToolTip(tr("F"));
+    frame_->setToolTip(tr("Ctrl+Shift+F"));
     how->addWidget(frame_);
     side_ = make_button(tr("One side"), ButtonLook::plain, this);
     side_->setToolTip(tr("The next side each time (Shift+F)"));
@@ -89,8 +89,16 @@ void FrameTray::follow() {
     const auto& now = context_.machine.snapshot();
     const bool free = context_.machine.free();
     const bool something = !context_.plans.stale() && !context_.plans.planned().burned.empty();
-    frame_->setEnabled(free && something);
-    side_->setEnabled(free && something);
+    // The focus stays with what was pressed, over the time that it cannot be pressed again.
+    for (auto* button : {frame_, side_}) {
+        const bool can = free && something;
+        if (!can && button->hasFocus()) {
+            pressed_ = button;
+            setFocus();
+        }
+        button->setEnabled(can);
+        if (can && pressed_ == button && hasFocus()) button->setFocus();
+    }
     const machine::MachineProfile& profile = context_.machine.profile();
     dot_->setEnabled(planning::faint_power(profile) > Power());
     pointer_->setVisible(profile.has_pointer());

@@ -26,6 +26,7 @@ class FrameTray : public QWidget {
     QCheckBox *dot_, *pointer_, *again_, *start_;
     QLabel* text_;
     QWidget* question_;
+    QPushButton* pressed_ = nullptr;  ///< had the focus when it could not be pressed any more
 };
 
 }  // namespace chalkline::app

@@ -3,6 +3,7 @@
 
 #include "theme/theme.hpp"
 
+#include <QApplication>
 #include <QEvent>
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -113,11 +114,36 @@ void Sheet::centre() {
 void Sheet::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_Escape) {
         put_away();
-    } else if ((event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter) && main_) {
-        main_->click();
+    } else if (event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter) {
+        auto* focused = qobject_cast<QAbstractButton*>(focusWidget());
+        if (auto* pressed = focused && focused->hasFocus() ? focused : main_) pressed->click();
     } else {
         QFrame::keyPressEvent(event);
     }
+}
+
+/// A letter in a sheet is no command of the window below it.
+bool Sheet::event(QEvent* event) {
+    if (event->type() == QEvent::ShortcutOverride) {
+        const auto* key = static_cast<QKeyEvent*>(event);
+        const bool plain = !(key->modifiers() & (Qt::ControlModifier | Qt::AltModifier | Qt::MetaModifier));
+        if (plain && !key->text().trimmed().isEmpty()) event->accept();
+    }
+    return QFrame::event(event);
+}
+
+bool Sheet::focusNextPrevChild(bool next) {
+    QList<QWidget*> ring;
+    for (QWidget* widget = nextInFocusChain(); widget != this; widget = widget->nextInFocusChain())
+        if (isAncestorOf(widget) && widget->isVisibleTo(this) && widget->isEnabledTo(this) &&
+            (widget->focusPolicy() & Qt::TabFocus) != 0)
+            ring << widget;
+    if (ring.isEmpty()) return true;
+    const qsizetype at = ring.indexOf(QApplication::focusWidget());
+    const qsizetype step = next ? 1 : -1;
+    const qsizetype to = at < 0 ? (next ? 0 : ring.size() - 1) : (at + step + ring.size()) % ring.size();
+    ring[to]->setFocus(next ? Qt::TabFocusReason : Qt::BacktabFocusReason);
+    return true;
 }
 
 bool Sheet::eventFilter(QObject* watched, QEvent* event) {

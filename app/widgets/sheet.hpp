@@ -11,7 +11,7 @@
 namespace chalkline::app {
 
 /// A question or a short form inside the window, over the bed: never a window of its own, never over the rail. Return
-/// presses its main button, Esc closes it. One at a time; it deletes itself.
+/// presses the button that has the focus, else its main one; Esc closes it. One at a time; it deletes itself.
 class Sheet : public QFrame, public Spoken {
     Q_OBJECT
  public:
@@ -39,6 +39,9 @@ class Sheet : public QFrame, public Spoken {
     /// As high as what is in it needs.
     void fit();
     void keyPressEvent(QKeyEvent* event) override;
+    bool event(QEvent* event) override;
+    /// The focus stays in the sheet.
+    bool focusNextPrevChild(bool next) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 
  private:

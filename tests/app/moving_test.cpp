@@ -74,7 +74,7 @@ TEST_CASE("a frame asks whether it stayed on the piece, and only the answer make
     CHECK_FALSE(bench.driver->desk().stayed());
     REQUIRE(bench.driver.wait_planned());
     // A side vouches for nothing.
-    QTest::keyClick(&bench.driver->bed(), Qt::Key_F, Qt::ShiftModifier);
+    QTest::keyClick(&bench.driver->bed(), Qt::Key_F, Qt::ControlModifier | Qt::AltModifier);
     REQUIRE(wait_for([&] { return bench.now().activity == machine::Activity::framing; }));
     REQUIRE(wait_for([&] { return bench.at_rest(); }));
     CHECK_FALSE(bench.driver->desk().framed_at());

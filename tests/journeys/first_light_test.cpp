@@ -180,7 +180,7 @@ TEST_CASE("moving the art takes the frame back") {
     REQUIRE(driver.wait_planned());
     connect_by_rail(driver, machine.port());
     find_home(driver);
-    QTest::keyClick(&driver.window(), Qt::Key_F);
+    QTest::keyClick(&driver.window(), Qt::Key_F, Qt::ControlModifier | Qt::ShiftModifier);
     REQUIRE(wait_for([&] { return driver.click("It did"); }));
     CHECK(driver.state(Mark::frame) == MarkState::done);
     driver->placing().choose({driver->document().job().motifs[0].id});

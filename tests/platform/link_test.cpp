@@ -5,7 +5,11 @@
 #include <chalkline/ports/ports.hpp>
 #include <chalkline/pty/pty.hpp>
 
+#include <arpa/inet.h>
 #include <catch2/catch.hpp>
+#include <netinet/in.h>
+#include <sys/socket.h>
+#include <unistd.h>
 
 #include <condition_variable>
 #include <mutex>
@@ -141,4 +145,58 @@ TEST_CASE("whoever has a file open is named, and nobody else") {
     const std::string holder = link::holder_of(std::filesystem::canonical(machine.port()));
     CHECK(holder.starts_with("chalkline-sim (process "));
     CHECK(link::holder_of("/dev/there-is-no-such-port").empty());
+}
+
+namespace {
+
+/// Somebody at the far end of a TCP connection on this computer.
+class FarEnd {
+ public:
+    FarEnd() {
+        socket_ = ::socket(AF_INET, SOCK_STREAM | SOCK_CLOEXEC, 0);
+        sockaddr_in address{};
+        address.sin_family = AF_INET;
+        address.sin_addr.s_addr = htonl(INADDR_LOOPBACK);
+        REQUIRE(::bind(socket_, reinterpret_cast<sockaddr*>(&address), sizeof address) == 0);
+        REQUIRE(::listen(socket_, 4) == 0);
+        socklen_t size = sizeof address;
+        ::getsockname(socket_, reinterpret_cast<sockaddr*>(&address), &size);
+        port_ = ntohs(address.sin_port);
+    }
+    ~FarEnd() { ::close(socket_); }
+    std::string address() const { return "tcp:127.0.0.1:" + std::to_string(port_); }
+    /// The next connection.
+    int accept() const { return ::accept4(socket_, nullptr, nullptr, SOCK_CLOEXEC); }
+
+ private:
+    int socket_, port_ = 0;
+};
+
+}  // namespace
+
+TEST_CASE("a connection over TCP that is dropped, never answered or given up ends its thread") {
+    SECTION("dropped as soon as it is there") {
+        const FarEnd end;
+        Caller caller(end.address());
+        ::close(end.accept());
+        const auto failed = caller.wait_for<event::Failed>();
+        REQUIRE(failed);
+        CHECK(failed->error.code == machine::error::link_lost);
+    }
+    SECTION("given up while it is connecting, or before its name is found") {
+        const FarEnd end;
+        for (const std::string& address : {end.address(), std::string("tcp:192.0.2.1:23"),
+                                           std::string("tcp:no-such-name.invalid:23"), std::string("tcp:localhost:9")})
+            for (int i = 0; i < 10; ++i)
+                Caller caller(address);  // and gone again
+    }
+    SECTION("refused, and named") {
+        int port = 0;
+        {
+            const FarEnd gone;
+            port = std::stoi(gone.address().substr(gone.address().rfind(':') + 1));
+        }
+        CHECK(failure("tcp:127.0.0.1:" + std::to_string(port)) == link::error::unreachable);
+        CHECK(failure("tcp:no-such-name.invalid:23") == link::error::unreachable);
+    }
 }

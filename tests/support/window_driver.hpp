@@ -32,6 +32,7 @@ class WindowDriver {
         options.recipes = recipes;
         options.simulator_speed = simulator_speed;
         window_ = std::make_unique<app::MainWindow>(options);
+        window_->resize(1280, 800);  // the screen without a screen is smaller
         window_->show();
         QTest::qWait(20);
     }

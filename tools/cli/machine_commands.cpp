@@ -2,8 +2,6 @@
 // Framing, burning and going on: what is sent, the checks before it, and what is kept of it.
 #include "burning.hpp"
 
-#include <chalkline/geometry/hull.hpp>
-#include <chalkline/machine/walk.hpp>
 #include <chalkline/planning/checks.hpp>
 #include <chalkline/planning/frame.hpp>
 #include <chalkline/ports/ports.hpp>
@@ -18,17 +16,6 @@ namespace {
 
 using machine::Activity;
 
-/// Where the beam of a program burns.
-std::vector<geometry::Point> lit_places(const machine::Program& program) {
-    std::vector<geometry::Point> places;
-    machine::walk(program, [&](const machine::Stretch& stretch) {
-        if (stretch.power == 0) return;
-        places.push_back(stretch.from);
-        places.push_back(stretch.to);
-    });
-    return places;
-}
-
 Json to_json(const std::vector<geometry::Point>& points) {
     Json list = Json::array();
     for (const geometry::Point point : points)
@@ -41,7 +28,7 @@ Result<Work> work_for_frame(const MachineCommand& command, const machine::Machin
                             const Surroundings& surroundings, std::vector<geometry::Point>& hull) {
     const auto burn = planned(command, flat, surroundings);
     if (!burn) return tl::unexpected(burn.error());
-    hull = geometry::convex_hull(lit_places(burn->plan->program));
+    hull = planning::lit_hull(burn->plan->program);
     const auto line = planning::frame_line(hull, planning::FrameWay::box);
     if (!line) return tl::unexpected(line.error());
     auto frame = planning::frame_program(*line, {}, burn->machine);

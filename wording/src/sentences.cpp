@@ -421,6 +421,8 @@ constexpr std::array sentences{
              S("Send the job with `store send`, or burn the program's own file.")},
     Sentence{"cli.bad-setting", S("“{text}” is no setting"), S("Write it as 32=1.")},
     // app
+    Sentence{"app.task-failed", S("Something could not be worked out ({reason})"),
+             S("Too little memory, most likely: make pictures smaller or their pitch wider. A burn that runs goes on.")},
     Sentence{"app.simulator-missing", S("The simulated machine cannot be started: {reason}"),
              S("Is chalkline-sim installed beside Chalkline?")},
     Sentence{"app.unchecked", S("The job is not ready to burn: {reason}"),

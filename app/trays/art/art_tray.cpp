@@ -86,6 +86,13 @@ ArtTray::ArtTray(const TrayContext& context, QWidget* parent) : QWidget(parent),
         show_questions();
         show_inbox();
     });
+    // Letters typed after a text was placed are meant for it.
+    connect(
+        &context_.placing, &PlacingDesk::drawn, this,
+        [this] {
+            if (design_) design_->take_caret();
+        },
+        Qt::QueuedConnection);
     connect(&context_.placing, &PlacingDesk::selection_changed, this, [this] {
         show_details();
         for (auto* card : findChildren<MotifCard*>())

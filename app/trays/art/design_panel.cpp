@@ -27,6 +27,12 @@ DesignPanel::DesignPanel(job::Id motif, const TrayContext& context, QWidget* par
     build_ink();
 }
 
+void DesignPanel::take_caret() {
+    if (!letters_) return;
+    letters_->setFocus();
+    letters_->selectAll();
+}
+
 ValueField* DesignPanel::add_field(const QString& label, ValueField* field, double value,
                                    const std::function<void(art::Design&, double)>& set) {
     auto* row = new QHBoxLayout;
@@ -51,7 +57,7 @@ void DesignPanel::add_tick(const QString& label, bool on, const std::function<vo
 void DesignPanel::build_text(const art::TextDesign& text) {
     const auto of = [](art::Design& design) -> art::TextDesign& { return std::get<art::TextDesign>(design.what); };
     rows_->addWidget(make_label(tr("Text"), Tone::heading, this));
-    auto* letters = new QPlainTextEdit(QString::fromStdString(text.text), this);
+    auto* letters = letters_ = new QPlainTextEdit(QString::fromStdString(text.text), this);
     letters->setAccessibleName(tr("The text to burn"));
     letters->setTabChangesFocus(true);
     letters->setFixedHeight(56);

@@ -8,6 +8,8 @@
 #include <QVBoxLayout>
 #include <functional>
 
+class QPlainTextEdit;
+
 namespace chalkline::app {
 
 /// What a drawn motif is made of: the text and its letters, a form and its measures. Every change draws it anew.
@@ -15,10 +17,13 @@ class DesignPanel : public QWidget {
     Q_OBJECT
  public:
     DesignPanel(job::Id motif, const TrayContext& context, QWidget* parent = nullptr);
+    /// The next letters typed are those of its text, if it has one.
+    void take_caret();
     /// Its fields say what this design says.
     bool shows(job::Id motif, const art::Design& design) const { return motif == motif_ && design == shown_; }
 
  private:
+    QPlainTextEdit* letters_ = nullptr;
     void build_text(const art::TextDesign& text);
     void build_form(const art::FormDesign& form);
     void build_ink();

@@ -5,9 +5,11 @@
 #include <sys/stat.h>
 #include <unistd.h>
 
+#include <atomic>
 #include <cerrno>
 #include <cstring>
 #include <filesystem>
+#include <string>
 
 namespace chalkline {
 namespace {
@@ -35,6 +37,19 @@ bool write_all(int descriptor, std::string_view bytes) {
         bytes.remove_prefix(static_cast<std::size_t>(written));
     }
     return ::fsync(descriptor) == 0;
+}
+
+/// A new file of a name that nobody has; `name` becomes it. −1 where it cannot be made.
+int create_beside(std::string& name, mode_t rights) {
+    static std::atomic<unsigned> made{0};
+    const std::string stem = name + "." + std::to_string(::getpid()) + "-";
+    constexpr int most_tries = 100;  // left behind by a process of the same number
+    for (int i = 0; i < most_tries; ++i) {
+        name = stem + std::to_string(made++);
+        const int file = ::open(name.c_str(), O_WRONLY | O_CREAT | O_EXCL | O_CLOEXEC, rights & 0777);
+        if (file >= 0 || errno != EEXIST) return file;
+    }
+    return -1;
 }
 
 }  // namespace
@@ -67,18 +82,18 @@ Result<void> replace_file(const std::string& path, std::string_view bytes) {
     const fs::path resolved = fs::is_symlink(path, ignored) ? fs::canonical(path, ignored) : fs::path(path);
     const fs::path target = resolved.empty() ? fs::path(path) : resolved;
     const std::string folder = target.has_parent_path() ? target.parent_path().string() : ".";
-    std::string beside = folder + "/." + target.filename().string() + ".XXXXXX";
+    std::string beside = folder + "/." + target.filename().string();
 
     struct stat facts {};
     const bool existed = ::stat(target.c_str(), &facts) == 0;
     if (existed && S_ISDIR(facts.st_mode)) return fail(error::file_is_folder, {}, path);
     if (existed && ::access(target.c_str(), W_OK) != 0) return failure(error::file_unwritable, errno, path);
 
-    const Descriptor file{::mkstemp(beside.data())};
+    // Created with the rights a new file gets here: asking for the mask would change it for all threads for a moment.
+    const mode_t rights = existed ? facts.st_mode & 07777 : 0666;
+    const Descriptor file{create_beside(beside, rights)};
     if (file.number < 0) return failure(error::file_unwritable, errno, path);
-    const mode_t mask = ::umask(0);
-    ::umask(mask);
-    ::fchmod(file.number, existed ? facts.st_mode & 07777 : 0666 & ~mask);
+    if (existed) ::fchmod(file.number, rights);
     if (!write_all(file.number, bytes) || ::rename(beside.c_str(), target.c_str()) != 0) {
         const int problem = errno;
         ::unlink(beside.c_str());

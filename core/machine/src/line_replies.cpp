@@ -197,7 +197,12 @@ void LineSession::compare_with_plan(geometry::Point counted) {
 }
 
 void LineSession::handle_ok() {
-    if (open_.empty()) return;  // a stray answer
+    if (open_.empty()) {
+        // To a line of somebody else, and nobody knows what that did. What is written to the card is counted there.
+        if (!lines_ || writes_card() || stopped_activity_) return;
+        now_.done = done_checked_;
+        return begin_stop(Error{std::string(error::stray_answer), {}, {}, 0});
+    }
     if (std::exchange(resend_, false)) {
         if (++tries_ <= most_tries) return write(open_.front().line, open_.front().number);
         return begin_stop(Error{std::string(error::answer_lost), {}, {}, 0});
@@ -285,7 +290,7 @@ void LineSession::ask_again() {
 
 /// It counts from where it was switched on until it found home; what was known holds while it stayed on.
 void LineSession::settle_place() {
-    const bool from_start = profile_.home == HomeCorner::none && now_.position == geometry::Point{};
+    const bool from_start = now_.position == geometry::Point{};
     const bool continued = before_ && now_.position && !restarted_ && !from_start && !profile_.turning &&
                            before_->leads_to(*now_.position);
     now_.position_sure = now_.place_continued = continued;

@@ -521,11 +521,12 @@ geometry::Point RealtimeSession::homed_origin(bool zero_at_home) const {
 
 /// What the controller says of its place when the conversation begins is believed only where it goes on from what was
 /// known: it did not restart, is not locked, and counts a place that the last one leads to. A board that was switched
-/// on meanwhile without home switches counts 0, 0, which therefore proves nothing.
+/// on meanwhile counts 0, 0, which therefore proves nothing but where home itself is there.
 void RealtimeSession::settle_place() {
     forget_place();
     origin_ = homed_origin(profile_.zero_at_home);
-    const bool counts_from_start = profile_.home == HomeCorner::none && machine_at_ == geometry::Point{};
+    const bool stood_at_zero = before_ && before_->homed && before_->machine == geometry::Point{};
+    const bool counts_from_start = machine_at_ == geometry::Point{} && !stood_at_zero;
     const bool continued = before_ && machine_at_ && !restarted_ && !slept_ && !counts_from_start &&
                            now_.state == ControllerState::idle && !profile_.turning && before_->leads_to(*machine_at_);
     if (continued) {

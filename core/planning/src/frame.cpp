@@ -1,26 +1,46 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "checks/burned_lines.hpp"
-
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/geometry/circle.hpp>
 #include <chalkline/geometry/hull.hpp>
+#include <chalkline/machine/walk.hpp>
 #include <chalkline/planning/frame.hpp>
 
 #include <algorithm>
 #include <cmath>
 #include <numbers>
+#include <utility>
 
 namespace chalkline::planning {
 
 using geometry::Point;
 using geometry::Polyline;
 
-std::vector<Point> burned_hull(const job::Job& job, const PlanOptions& only) {
+std::vector<Point> lit_hull(const machine::Program& program) {
     std::vector<Point> points;
-    for (const BurnedLine& line : burned_lines(job))
-        if (only.wants_step(job.steps[line.step].id) && only.wants_motif(line.motif))
-            points.insert(points.end(), line.line.points.begin(), line.line.points.end());
+    std::int64_t row = -1;  // operation of the scan line whose lit ends are the last two points
+    machine::walk(program, [&](const machine::Stretch& stretch) {
+        if (stretch.power == 0) return;
+        // Of a scan line only the ends count: a picture has millions of runs.
+        if (std::exchange(row, stretch.place.operation) == stretch.place.operation &&
+            std::holds_alternative<machine::Sweep>(stretch.operation.act)) {
+            points.back() = stretch.to;
+            return;
+        }
+        points.push_back(stretch.from);
+        points.push_back(stretch.to);
+    });
     return geometry::convex_hull(std::move(points));
+}
+
+bool same_hull(const std::vector<Point>& a, const std::vector<Point>& b) {
+    const auto within = [](const std::vector<Point>& corners, const std::vector<Point>& others) {
+        return std::all_of(corners.begin(), corners.end(), [&](Point corner) {
+            return std::any_of(others.begin(), others.end(), [&](Point other) {
+                return geometry::distance(corner, other) < lit_hull_slack;
+            });
+        });
+    };
+    return within(a, b) && within(b, a);
 }
 
 Result<Polyline> frame_line(const std::vector<Point>& hull, FrameWay way) {

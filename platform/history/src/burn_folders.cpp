@@ -42,7 +42,9 @@ std::optional<machine::RememberedPlace> LeftOver::place() const {
     machine::RememberedPlace place{*last.head + *last.origin, *last.origin, last.homed};
     machine::walk(program, [&](const machine::Stretch& stretch) {
         if (stretch.place <= last.done || stretch.place > last.begun) return;
-        if (place.ahead.empty()) place.ahead.push_back(stretch.from + *last.origin);
+        // Nobody knows from where the first move of a program comes.
+        const bool known = stretch.place.operation > 0 || stretch.place.part > 0;
+        if (place.ahead.empty() && known) place.ahead.push_back(stretch.from + *last.origin);
         place.ahead.push_back(stretch.to + *last.origin);
     });
     return place;
@@ -102,6 +104,7 @@ Result<LeftOver> BurnFolders::left_over(const BurnRecord& record) const {
 }
 
 bool BurnFolders::can_go_on(const BurnRecord& record) const {
+    if (record.end == machine::BurnEnd::finished || in_use(record)) return false;
     const auto journal = read_file(record.journal_file().toStdString());
     // One that was refused before its first move has nothing to go on with.
     return QFileInfo::exists(record.program_file()) && journal && machine::read_journal(*journal).last.seconds > 0;
@@ -109,7 +112,7 @@ bool BurnFolders::can_go_on(const BurnRecord& record) const {
 
 std::optional<BurnRecord> BurnFolders::broken_off() const {
     for (BurnRecord& record : records()) {
-        if (record.end || in_use(record) || !QFileInfo::exists(record.job_file()) || !can_go_on(record)) continue;
+        if (record.end || !QFileInfo::exists(record.job_file()) || !can_go_on(record)) continue;
         const auto journal = read_file(record.journal_file().toStdString());
         if (!machine::read_journal(*journal).end) return record;
     }
@@ -118,7 +121,7 @@ std::optional<BurnRecord> BurnFolders::broken_off() const {
 
 std::optional<BurnRecord> BurnFolders::unfinished() const {
     for (BurnRecord& record : records())
-        if (record.end != machine::BurnEnd::finished && !in_use(record) && can_go_on(record)) return record;
+        if (can_go_on(record)) return record;
     return {};
 }
 

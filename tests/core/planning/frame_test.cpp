@@ -92,8 +92,10 @@ TEST_CASE("box, string and circle hold everything that burns, and the circle is 
         }
         const job::Job job = test::drawn_job("<path d='" + path + "' fill='none' stroke='#123456'/>");
         RC_PRE(!job::bounds(job).empty());
-        const geometry::Box box = job::bounds(job);
-        const auto hull = burned_hull(job, {});
+        const auto plan = planning::plan(job, {});
+        if (!plan) return;  // every point the same: nothing burns
+        const geometry::Box box = plan->burn_box;
+        const auto hull = lit_hull(plan->program);
         const auto circle = frame_line(hull, FrameWay::round);
         if (!circle) return;  // every point the same: nothing burns
         Point middle;

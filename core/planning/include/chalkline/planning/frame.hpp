@@ -17,8 +17,12 @@ enum class FrameWay {
     round  ///< the smallest circle round it
 };
 
-/// The convex hull of what burns, bed mm; empty when nothing does.
-std::vector<geometry::Point> burned_hull(const job::Job& job, const PlanOptions& only);
+/// The convex hull of where a program's beam is lit, bed mm: lead-ins, overcut and kerf included, dark run-ups not.
+/// Empty when nothing burns.
+std::vector<geometry::Point> lit_hull(const machine::Program& program);
+/// The same hulls, but for what nobody sees: each corner of one is within `lit_hull_slack` of a corner of the other.
+bool same_hull(const std::vector<geometry::Point>& a, const std::vector<geometry::Point>& b);
+inline constexpr double lit_hull_slack = 0.05;  ///< mm
 
 /// That line round a hull, closed, bed mm. Errors: nothing_to_burn.
 Result<geometry::Polyline> frame_line(const std::vector<geometry::Point>& hull, FrameWay way);

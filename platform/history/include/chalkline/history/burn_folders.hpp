@@ -46,6 +46,8 @@ class BurnFolders {
     std::optional<BurnRecord> broken_off() const;
     /// The newest burn that did not come to its end, whatever ended it, and has something left.
     std::optional<BurnRecord> unfinished() const;
+    /// It has something left, and nobody burns it.
+    bool can_go_on(const BurnRecord& record) const;
     /// Its Chalkline is running.
     static bool in_use(const BurnRecord& record);
     /// Says to others that the burn runs, as long as it is kept.
@@ -56,7 +58,6 @@ class BurnFolders {
     static constexpr std::size_t most_records = 300;  ///< older ones go
 
  private:
-    bool can_go_on(const BurnRecord& record) const;
     QString folder_;
 };
 
