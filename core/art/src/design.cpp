@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/art/design.hpp>
 #include <chalkline/art/reader.hpp>
+#include <chalkline/base/contract.hpp>
 
 #include <boost/geometry.hpp>
 #include <boost/geometry/geometries/linestring.hpp>
@@ -198,6 +199,7 @@ std::optional<FormDesign::Form> parse_form(std::string_view text) {
 }
 
 Design freehand(const std::vector<Point>& way) {
+    CHALKLINE_REQUIRES(!way.empty());
     namespace bg = boost::geometry;
     using Place = bg::model::d2::point_xy<double>;
     bg::model::linestring<Place> drawn, kept;

@@ -240,5 +240,30 @@ TEST_CASE("broken DXF gets a message, counts that lie do no harm") {
           "0 ARC 10 0 20 0 40 1e308 50 1e308 51 -1e308", "0 TEXT 40 1e300 1 x"})
         (void)read_text(dxf(std::string(hostile) + " 0 LINE 10 0 20 0 11 1 21 1", "4", a_block));
     CHECK(count(read_dxf("0 LINE 10 1e9 20 0 11 2e9 21 0 0 LINE 10 0 20 0 11 1 21 1"), notice::absurd_place) == 1);
+    // A plan in a country's grid lies where it lies; what is far from it is the stray.
+    const Artwork plan = read_dxf(
+        "0 LINE 10 2600000000 20 1200000000 11 2600000030 21 1200000000 0 LINE 10 2600000030 20 1200000000 11 "
+        "2600000030 "
+        "21 1200000020 0 LINE 10 0 20 0 11 1 21 1 0 LINE 10 2600000000 20 1200000010 11 2600000005 21 1200000010");
+    CHECK(count(plan, notice::absurd_place) == 1);
+    CHECK(plan.page.x == Approx(30).margin(1e-3));
+    CHECK(plan.page.y == Approx(20).margin(1e-3));
+    CHECK(plan.origin.x == Approx(2.6e9));
     CHECK(count(read_dxf("0 3DSOLID 0 LINE 10 0 20 0 11 1 21 1"), notice::unsupported, "3DSOLID") == 1);
+}
+
+TEST_CASE("what lies inside an entity is not its own, and what is hidden is not drawn") {
+    // As files of 2018 have it: codes behind 101 belong to a record of its own inside the text.
+    const BoxLetters letters;
+    const Outside outside{nullptr, &letters, {}};
+    const auto box = [&](const std::string& text) {
+        return summary_of(read_dxf("0 LINE 62 1 10 0 20 0 11 200 21 200 " + text, "", outside), "#000000:fill").box;
+    };
+    const std::string plain = "0 MTEXT 40 7.16 1 ab 10 10 20 100 71 1";
+    check_box(box(plain + " 101 EmbeddedObject 70 1 10 0 20 1 30 0 11 60 21 60 31 0 40 50 71 9"), box(plain));
+    const Artwork seen = read_dxf(
+        "0 LINE 10 0 20 0 11 10 21 0 0 LINE 60 1 10 0 20 0 11 500 21 0 0 LINE 60 0 10 0 20 5 "
+        "11 10 21 5");
+    CHECK(seen.shapes.size() == 2);
+    CHECK(seen.page.x == Approx(10));
 }

@@ -208,3 +208,23 @@ TEST_CASE("a part of the page can be taken, and the whole be scaled") {
     CHECK(small->page.x == Approx(50));
     CHECK(bounds(*small).width() == Approx(50));
 }
+
+TEST_CASE("a pattern's content counts from its tile's corner, wherever the tile lies") {
+    // Stripes as librsvg 2.54 draws them: black from 5 to 10, from 15 to 20; and from 54 to 59, from 64 to 69.
+    const Artwork art = drawing(
+        "<pattern id='p' x='5' y='3' width='10' height='10' patternUnits='userSpaceOnUse'>"
+        "<rect width='5' height='10'/></pattern>"
+        "<pattern id='q' x='0.1' y='0' width='0.25' height='1' patternContentUnits='objectBoundingBox'>"
+        "<rect width='0.125' height='1'/></pattern>"
+        "<rect x='0' y='0' width='40' height='40' fill='url(#p)'/>"
+        "<rect x='50' y='0' width='40' height='40' fill='url(#q)'/>");
+    REQUIRE(art.pictures.size() == 2);
+    const auto black = [](const raster::RgbImage& image, double x) {
+        const auto column = static_cast<int>(x / 40 * image.width);
+        return image.pixels[image.index(column, image.height / 2)].red < 128;
+    };
+    for (const auto& [x, is] : {std::pair{2.0, false}, {7.5, true}, {12.5, false}, {17.5, true}, {22.5, false}})
+        CHECK(black(*art.pictures[0].image, x) == is);
+    for (const auto& [x, is] : {std::pair{2.0, false}, {6.5, true}, {11.5, false}, {16.5, true}, {21.5, false}})
+        CHECK(black(*art.pictures[1].image, x) == is);
+}

@@ -121,8 +121,11 @@ class Sorter {
         Entity entity;
         entity.type = group_->text;
         entity.line = group_->line;
-        for (next(); group_ && group_->code != 0; next())
-            if (group_->code < 1000) entity.groups.push_back(*group_);
+        bool embedded = false;  // a record inside the entity, with codes that mean other things
+        for (next(); group_ && group_->code != 0; next()) {
+            embedded = embedded || group_->code == 101;
+            if (!embedded && group_->code < 1000) entity.groups.push_back(*group_);
+        }
         return entity;
     }
 
@@ -169,7 +172,7 @@ class Sorter {
             while (has_parts && group_ && (at("VERTEX") || at("ATTRIB")))
                 entity.parts.push_back(read_entity());
             if (has_parts && at("SEQEND")) (void)read_entity();
-            list.push_back(std::move(entity));
+            if (entity.whole(60) != 1) list.push_back(std::move(entity));  // 1: it is not to be seen
         }
         unfinished_ = unfinished_ || !group_;
     }

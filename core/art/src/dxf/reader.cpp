@@ -6,11 +6,14 @@
 
 #include <chalkline/geometry/join.hpp>
 
+#include <algorithm>
+
 namespace chalkline::art::dxf {
 namespace {
 
 using geometry::Box;
 using geometry::Path;
+using geometry::Point;
 using geometry::Transform;
 
 constexpr double touching = 0.05;  // mm
@@ -38,17 +41,42 @@ void join_lines(Artwork& art) {
     art.shapes = std::move(shapes);
 }
 
-/// Leaves out what lies at no possible place, so that one stray point does not make the page a kilometre wide.
+Box rough_box(const Shape& shape) {
+    Box box;
+    for (const auto& line : shape.path.flatten({}, 1e3))
+        box.add(geometry::bounds(line));
+    return box;
+}
+
+/// Where most of the drawing lies: the median of its shapes' middles. Plans in a country's own grid lie thousands of
+/// kilometres from 0, 0.
+Point middle_of_most(const std::vector<Box>& boxes) {
+    const auto median = [&](auto of) {
+        std::vector<double> all;
+        for (const Box& box : boxes)
+            all.push_back(of(box.centre()));
+        const auto middle = all.begin() + static_cast<std::ptrdiff_t>((all.size() - 1) / 2);
+        std::nth_element(all.begin(), middle, all.end());
+        return *middle;
+    };
+    return {median([](Point p) { return p.x; }), median([](Point p) { return p.y; })};
+}
+
+/// Leaves out what lies impossibly far from the rest, so that one stray point does not make the page a kilometre wide.
 void drop_absurd(Artwork& art) {
-    const std::size_t before = art.shapes.size();
-    std::erase_if(art.shapes, [](const Shape& shape) {
-        Box box;
-        for (const auto& line : shape.path.flatten({}, 1e3))
-            box.add(geometry::bounds(line));
-        return !Box{-farthest_place, -farthest_place, farthest_place, farthest_place}.contains(box);
-    });
-    if (const auto dropped = before - art.shapes.size(); dropped > 0)
-        art.remarks.push_back({{std::string(notice::absurd_place), {}, static_cast<int>(dropped), 0}, {}});
+    if (art.shapes.empty()) return;
+    std::vector<Box> boxes;
+    for (const Shape& shape : art.shapes)
+        boxes.push_back(rough_box(shape));
+    const Point middle = middle_of_most(boxes);
+    const Box room{middle.x - farthest_place, middle.y - farthest_place, middle.x + farthest_place,
+                   middle.y + farthest_place};
+    std::vector<Shape> kept;
+    for (std::size_t i = 0; i < boxes.size(); ++i)
+        if (room.contains(boxes[i])) kept.push_back(std::move(art.shapes[i]));
+    const std::size_t dropped = boxes.size() - kept.size();
+    art.shapes = std::move(kept);
+    if (dropped > 0) art.remarks.push_back({{std::string(notice::absurd_place), {}, static_cast<int>(dropped), 0}, {}});
 }
 
 }  // namespace

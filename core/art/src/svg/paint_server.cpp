@@ -189,12 +189,14 @@ Pattern tile_pattern(const std::vector<pugi::xml_node>& chain, const PaintedArea
     Place place;
     place.viewport = area.place.viewport;
     place.depth = area.place.depth + 1;
+    // The content counts from the tile's own corner, not from the drawing's: so do all renderers.
+    place.map = Transform::move(x, y);
     if (const auto view_box = parse_numbers(inherited(chain, "viewBox")); view_box.size() == 4 && view_box[2] > 0)
         place.map = Transform::move(x, y) *
                     Transform::scale(width / view_box[2], height / std::max(1e-9, view_box[3])) *
                     Transform::move(-view_box[0], -view_box[1]);
     else if (inherited(chain, "patternContentUnits") == "objectBoundingBox")
-        place.map = Transform{box.width(), 0, 0, box.height(), box.left, box.bottom};
+        place.map = Transform{box.width(), 0, 0, box.height(), x, y};
     const Artwork tile = read_pattern(content, place);
     const Transform tile_map = Transform::scale(across / width, down / height) * Transform::move(-x, -y);
     const Surface surface(cairo_image_surface_create(CAIRO_FORMAT_ARGB32, across, down));
