@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desktop/crash_report.hpp"
 #include "desktop/ending.hpp"
+#include "desktop/stall_watch.hpp"
 #include "language/language.hpp"
 #include "mainwindow/main_window.hpp"
 #include "widgets/spoken.hpp"
@@ -34,13 +35,14 @@ struct StartOptions {
     const QCommandLineOption port{"port", "connect to this port instead of the simulated machine", "port"};
     const QCommandLineOption speed{"simulator-speed", "virtual seconds a second of the simulated machine, or max",
                                    "factor", "1"};
+    const QCommandLineOption verbose{"verbose", "say on the error output what kept the window from answering"};
 
     void read(QCommandLineParser& parser, const QCoreApplication& application) const {
         parser.setApplicationDescription("Sets up, rehearses and burns laser engraving jobs.");
         parser.addHelpOption();
         parser.addVersionOption();
         parser.addPositionalArgument("files", "jobs (.chalk) or drawings to open");
-        parser.addOptions({profile, port, speed});
+        parser.addOptions({profile, port, speed, verbose});
         parser.process(application);
     }
 };
@@ -67,12 +69,17 @@ int main(int argc, char** argv) {
         set_names();
         start.read(parser, application);  // says it and ends
     }
-    QApplication application(argc, argv);
+    app::WatchedApplication application(argc, argv);
     set_names();
     QApplication::setDesktopFileName("chalkline");
     QApplication::setWindowIcon(QIcon::fromTheme("chalkline"));
     QApplication::setFont(app::theme::font(app::theme::normal));
     start.read(parser, application);
+    if (parser.isSet(start.verbose))
+        application.tell_stalls_to([](const app::Stall& stall) {
+            qWarning("the window stood still for %d ms: %s", static_cast<int>(stall.lasted.count()),
+                     qPrintable(stall.where));
+        });
     const QString crashes =
         QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation) + "/Chalkline/crashes";
     const QString crash_report = app::take_crash_report(crashes);

@@ -8346,6 +8346,11 @@ eins je Zeile</translation>
       <translation>Der Brand brach ab</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The burn was stopped. Plan the job anew; if it happens again, please report it.</source>
+      <translation>Der Brand wurde gestoppt. Den Auftrag neu planen; wenn es wieder vorkommt, bitte melden.</translation>
+    </message>
+    <message>
       <extracomment>app/swatches/card_design_panel.cpp</extracomment>
       <source>The card</source>
       <translation>Die Karte</translation>
@@ -8681,6 +8686,11 @@ eins je Zeile</translation>
       <translation>Der Auftrag ist nicht bereit: {reason}</translation>
     </message>
     <message>
+      <extracomment>app/mainwindow/main_window.cpp</extracomment>
+      <source>The job is not the one any more whose burn broke off</source>
+      <translation>Der Auftrag ist nicht mehr der, dessen Brand abbrach</translation>
+    </message>
+    <message>
       <extracomment>app/trays/marking_panel.cpp</extracomment>
       <source>The job moves with the piece</source>
       <translation>Der Auftrag rückt mit dem Stück</translation>
@@ -8979,6 +8989,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>The program was not sent: {reason}</source>
       <translation>Das Programm wurde nicht gesandt: {reason}</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The program was worked out for other figures of the machine</source>
+      <translation>Das Programm wurde für andere Maße der Maschine ausgerechnet</translation>
     </message>
     <message>
       <extracomment>app/trays/checks_panel.cpp</extracomment>
@@ -9649,6 +9664,11 @@ eins je Zeile</translation>
       <translation>Rückgängig</translation>
     </message>
     <message>
+      <extracomment>app/mainwindow/main_window.cpp</extracomment>
+      <source>Undo the change to go on with it, or open it from what was burned before.</source>
+      <translation>Die Änderung rückgängig machen, um weiterzubrennen, oder ihn aus den früheren Bränden öffnen.</translation>
+    </message>
+    <message>
       <extracomment>app/mainwindow/top_bar.cpp</extracomment>
       <source>Undo: %1 (Ctrl+Z)</source>
       <translation>Rückgängig: %1 (Strg+Z)</translation>
@@ -9819,6 +9839,11 @@ eins je Zeile</translation>
       <translation>Warten, bis sie ruht, oder abbrechen.</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Wait until it is planned anew, then start it again.</source>
+      <translation>Warten, bis neu geplant ist, dann noch einmal starten.</translation>
+    </message>
+    <message>
       <extracomment>wording/src/wording.cpp</extracomment>
       <source>Waiting</source>
       <translation>Wartet</translation>
@@ -9919,6 +9944,11 @@ eins je Zeile</translation>
       <translation>Was gesperrt ist, bleibt, wo es ist (Strg+L)</translation>
     </message>
     <message>
+      <extracomment>app/mainwindow/left_open_sheet.cpp</extracomment>
+      <source>What is not taken up now is offered again at the next start.</source>
+      <translation>Was jetzt nicht aufgenommen wird, wird beim nächsten Start wieder angeboten.</translation>
+    </message>
+    <message>
       <extracomment>app/trays/rehearse_tray.cpp</extracomment>
       <source>What is played</source>
       <translation>Was abgespielt wird</translation>
@@ -9989,6 +10019,11 @@ eins je Zeile</translation>
       <translation>Was davon gelesen wurde, bleibt trotzdem.</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>What was to be sent is not what was checked</source>
+      <translation>Was gesendet werden sollte, ist nicht das Geprüfte</translation>
+    </message>
+    <message>
       <extracomment>app/bed/bed_view.cpp</extracomment>
       <source>What will be burned</source>
       <translation>Was gebrannt werden wird</translation>
@@ -10047,6 +10082,11 @@ eins je Zeile</translation>
       <extracomment>app/swatches/card_design_panel.cpp</extracomment>
       <source>Which parts of the card are burned</source>
       <translation>Welche Teile der Karte gebrannt werden</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/burn_tray.cpp</extracomment>
+      <source>While the job is changed it cannot be gone on with; undo brings that back.</source>
+      <translation>Solange der Auftrag geändert ist, geht es nicht weiter; Rückgängig bringt das zurück.</translation>
     </message>
     <message>
       <extracomment>app/proof/tone_panel.cpp</extracomment>
@@ -11820,6 +11860,11 @@ eins je Zeile</translation>
       <extracomment>app/mainwindow/job_files.cpp</extracomment>
       <source>“%1” has changes that were not saved</source>
       <translation>„%1“ hat ungesicherte Änderungen</translation>
+    </message>
+    <message>
+      <extracomment>app/mainwindow/left_open_sheet.cpp</extracomment>
+      <source>“%1” was burning, begun %2. If the piece still lies as it lay, the rest can be burned.</source>
+      <translation>„%1“ brannte, begonnen %2. Liegt das Werkstück noch, wie es lag, kann der Rest gebrannt werden.</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>

@@ -203,8 +203,7 @@ void ArtPainter::draw_proof(QPainter& painter, const Camera& camera,
                             const std::shared_ptr<const planning::Proof>& proof) const {
     QColor tone = roles_.burn.back();
     for (const job::Step& step : job_.steps)
-        if (step.id == proof->step)
-            tone = tone_of(step.settings, machine_, roles_);
+        if (step.id == proof->step) tone = tone_of(step.settings, machine_, roles_);
     // As many dots to a pixel as the view puts there, in steps of two.
     int factor = 1;
     while (factor < 64 && proof->frame.pitch * camera.scale * factor < 0.75)

@@ -305,8 +305,7 @@ void BedView::mouseDoubleClickEvent(QMouseEvent* event) {
 
 void BedView::nudge(const QKeyEvent& event, geometry::Point way) {
     const double step = event.modifiers() & Qt::ShiftModifier ? 10 : event.modifiers() & Qt::AltModifier ? 0.1 : 1;
-    constexpr int merge = 2;
-    placing_.move(way * step, merge);
+    placing_.move(way * step, MergeKey{Gesture::nudge_art});
 }
 
 /// Keys that do something to what is chosen.
@@ -413,7 +412,7 @@ void BedView::draw_piece(QPainter& painter) const {
 }
 
 ArtScene BedView::scene() const {
-    const Planned& planned = plans_.planned();
+    const clearance::Clearance& planned = plans_.planned();
     const bool off_stock = document_.job().stock && planned.off_stock > 0;
     return {document_.job(), machine_.profile(), roles_,
             highlight_,      off_stock,          planned.off_bed > 0,

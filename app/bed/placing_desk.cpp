@@ -89,20 +89,20 @@ void PlacingDesk::follow() {
 
 // ---------------------------------------------------------------- acts
 
-void PlacingDesk::edit(const QString& name, Result<job::Job> edited, JobChange change, int merge) {
+void PlacingDesk::edit(const QString& name, Result<job::Job> edited, JobChange change, const Merge& merge) {
     if (held_) return;
     if (auto done = document_.edit(name, std::move(edited), change, merge); !done) Q_EMIT refused(done.error());
 }
 
-void PlacingDesk::transform(const QString& name, const Transform& map, int merge) {
+void PlacingDesk::transform(const QString& name, const Transform& map, const Merge& merge) {
     transform_from(document_.job(), name, map, merge);
 }
 
-void PlacingDesk::transform_from(const job::Job& start, const QString& name, const Transform& map, int merge) {
+void PlacingDesk::transform_from(const job::Job& start, const QString& name, const Transform& map, const Merge& merge) {
     if (!chosen_.empty()) edit(name, job::transform(start, chosen_, map), JobChange::place, merge);
 }
 
-void PlacingDesk::move(geometry::Point by, int merge) {
+void PlacingDesk::move(geometry::Point by, const Merge& merge) {
     transform(tr("Move art"), Transform::move(by.x, by.y), merge);
 }
 
@@ -179,7 +179,7 @@ void PlacingDesk::put_on_stock(job::Spot spot, double margin, bool follow_angle)
          JobChange::place);
 }
 
-void PlacingDesk::transform_stock_from(const job::Job& start, const Transform& map, int merge) {
+void PlacingDesk::transform_stock_from(const job::Job& start, const Transform& map, const Merge& merge) {
     edit(tr("Move the piece"), job::transform_stock(start, map), JobChange::stock, merge);
 }
 
@@ -236,7 +236,7 @@ void PlacingDesk::send_object(std::optional<job::Id> step) {
          job::send_object(document_.job(), *only(), *object_, step), JobChange::art | JobChange::steps);
 }
 
-void PlacingDesk::set_datum(geometry::Point on_bed, int merge) {
+void PlacingDesk::set_datum(geometry::Point on_bed, const Merge& merge) {
     if (document_.job().motifs.empty()) return;
     edit(tr("Set the datum"), job::set_datum(document_.job(), nearest_motif(on_bed), on_bed), JobChange::place, merge);
 }

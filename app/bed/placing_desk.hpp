@@ -37,10 +37,10 @@ class PlacingDesk : public QObject {
     void set_held(bool held) { held_ = held; }
     bool held() const { return held_; }
 
-    void transform(const QString& name, const geometry::Transform& map, int merge = 0);
+    void transform(const QString& name, const geometry::Transform& map, const Merge& merge = {});
     /// The same from an earlier state of the job: what happened since is undone. For drags.
-    void transform_from(const job::Job& start, const QString& name, const geometry::Transform& map, int merge);
-    void move(geometry::Point by, int merge = 0);
+    void transform_from(const job::Job& start, const QString& name, const geometry::Transform& map, const Merge& merge);
+    void move(geometry::Point by, const Merge& merge = {});
     void turn(double radians);
     enum class Mirror { left_right, up_down };
     void mirror(Mirror how);
@@ -59,13 +59,13 @@ class PlacingDesk : public QObject {
     void remove();
     void put_on_stock(job::Spot spot, double margin, bool follow_angle);
     /// Moves, turns or stretches the piece from an earlier state of the job.
-    void transform_stock_from(const job::Job& start, const geometry::Transform& map, int merge);
+    void transform_stock_from(const job::Job& start, const geometry::Transform& map, const Merge& merge);
     /// Marks the nearest line of the art that lies there; clearing takes the marks off what is chosen.
     void mark_path(job::PathMark::Kind kind, geometry::Point on_bed);
     void clear_path_marks();
     void mark_place(geometry::Point place);
     void forget_marked(job::Id marked);
-    void set_datum(geometry::Point on_bed, int merge = 0);
+    void set_datum(geometry::Point on_bed, const Merge& merge = {});
     void bring_datum_to(geometry::Point place);
     /// Adds art drawn in the program, chosen.
     void add(std::shared_ptr<const art::Artwork> art);
@@ -79,7 +79,7 @@ class PlacingDesk : public QObject {
     void refused(const chalkline::Error& error);
 
  private:
-    void edit(const QString& name, Result<job::Job> edited, JobChange change, int merge = 0);
+    void edit(const QString& name, Result<job::Job> edited, JobChange change, const Merge& merge = {});
     void add_copies(const QString& name, Result<job::Added> added, bool choose_them);
     void add_job(const QString& name, job::Job job);
     void follow();

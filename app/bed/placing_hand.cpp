@@ -17,7 +17,7 @@ using geometry::Transform;
 namespace {
 
 constexpr double datum_radius = 7;  // px
-constexpr int drag_merge = 1;
+constexpr MergeKey art_drag{Gesture::drag_art};
 
 QString mm(double value) {
     return QString::fromStdString(format_number(value, 1));
@@ -106,7 +106,7 @@ void PlacingHand::move(QPointF at, Qt::KeyboardModifiers keys, const Camera& cam
             const bool shift = keys & Qt::ShiftModifier;
             const DragRules rules{!shift, bool(keys & Qt::AltModifier), shift};
             const QString name = handle_.kind == Handle::Kind::turn ? said("Turn art") : said("Scale art");
-            return desk_.transform_from(start_job_, name, dragged(start_frame_, handle_, from, to, rules), drag_merge);
+            return desk_.transform_from(start_job_, name, dragged(start_frame_, handle_, from, to, rules), art_drag);
         }
         case Grip::box:
         case Grip::none:
@@ -119,13 +119,13 @@ void PlacingHand::move_motifs(Point by, Qt::KeyboardModifiers keys, const Camera
     const Box box{start_box_.left + by.x, start_box_.bottom + by.y, start_box_.right + by.x, start_box_.top + by.y};
     if (!(keys & Qt::ControlModifier)) caught_ = snap(box, lines_, snap_reach / camera.scale);
     const Point whole = by + caught_.by;
-    desk_.transform_from(start_job_, said("Move art"), Transform::move(whole.x, whole.y), drag_merge);
+    desk_.transform_from(start_job_, said("Move art"), Transform::move(whole.x, whole.y), art_drag);
 }
 
 void PlacingHand::drag_datum(Point to, Qt::KeyboardModifiers keys, const Camera& camera) {
     caught_ = {};
     if (!(keys & Qt::ControlModifier)) caught_ = snap(to, lines_, snap_reach / camera.scale);
-    desk_.set_datum(to + caught_.by, drag_merge);
+    desk_.set_datum(to + caught_.by, art_drag);
 }
 
 job::Ids PlacingHand::motifs_in(const Box& box) const {

@@ -11,7 +11,7 @@ using geometry::Transform;
 
 namespace {
 
-constexpr int stock_drag_merge = 3;
+constexpr MergeKey stock_drag{Gesture::drag_stock};
 
 }  // namespace
 
@@ -56,8 +56,7 @@ void StockHand::move(QPointF at, Qt::KeyboardModifiers keys, const Camera& camer
         const bool shift = keys & Qt::ShiftModifier;
         // A piece has its own width and height; only a round one keeps its shape unless asked.
         const DragRules rules{round != shift, bool(keys & Qt::AltModifier), shift};
-        return desk_.transform_stock_from(start_job_, dragged(start_frame_, handle_, from, to, rules),
-                                          stock_drag_merge);
+        return desk_.transform_stock_from(start_job_, dragged(start_frame_, handle_, from, to, rules), stock_drag);
     }
     Point by = to - from;
     if (!(keys & Qt::ControlModifier)) {
@@ -68,7 +67,7 @@ void StockHand::move(QPointF at, Qt::KeyboardModifiers keys, const Camera& camer
                        snap_reach / camera.scale)
                       .by;
     }
-    desk_.transform_stock_from(start_job_, Transform::move(by.x, by.y), stock_drag_merge);
+    desk_.transform_stock_from(start_job_, Transform::move(by.x, by.y), stock_drag);
 }
 
 void StockHand::release() {

@@ -2,49 +2,92 @@
 #include "document/job_document.hpp"
 
 #include <chalkline/job/chalk_file.hpp>
+#include <chalkline/job/held_bytes.hpp>
 
 #include <QFileInfo>
+#include <QSignalBlocker>
+#include <utility>
+#include <vector>
 
 namespace chalkline::app {
 
 /// The one undo command: the job before and after.
 class JobDocument::Edit : public QUndoCommand {
  public:
-    Edit(JobDocument& document, const QString& name, job::Job after, JobChange change, int merge)
-        : QUndoCommand(name),
-          document_(document),
-          before_(document.job_),
-          after_(std::move(after)),
-          change_(change),
-          merge_(merge),
-          epoch_(document.merge_epoch_) {}
+    struct Step {
+        QString name;
+        job::Job before, after;
+        JobChange change;
+        Merge merge;
+        int epoch;
+        std::uint64_t state_before, state_after;
+    };
+    Edit(JobDocument& document, Step step) : QUndoCommand(step.name), document_(document), step_(std::move(step)) {}
+    /// The same step in a new history: it is carried out already.
+    static Edit* carried_over(const Edit& edit) {
+        auto* same = new Edit(edit.document_, edit.step_);
+        same->done_ = true;
+        return same;
+    }
+    const Step& step() const { return step_; }
 
-    void redo() override { document_.set(after_, change_); }
-    void undo() override { document_.set(before_, change_); }
-    int id() const override { return merge_ == 0 ? -1 : merge_; }
+    void redo() override {
+        if (!std::exchange(done_, false)) document_.set(step_.after, step_.change, step_.state_after);
+    }
+    void undo() override { document_.set(step_.before, step_.change, step_.state_before); }
+    int id() const override { return step_.merge ? 1 : -1; }
     bool mergeWith(const QUndoCommand* other) override {
-        const auto* next = static_cast<const Edit*>(other);
-        if (next->epoch_ != epoch_) return false;
-        after_ = next->after_;
-        change_ = change_ | next->change_;
+        const Step& next = static_cast<const Edit*>(other)->step_;
+        if (next.epoch != step_.epoch || next.merge != step_.merge) return false;
+        step_.after = next.after;
+        step_.state_after = next.state_after;
+        step_.change = step_.change | next.change;
         return true;
     }
 
  private:
     JobDocument& document_;
-    job::Job before_, after_;
-    JobChange change_;
-    int merge_, epoch_;
+    Step step_;
+    bool done_ = false;
 };
 
 JobDocument::JobDocument(QObject* parent) : QObject(parent) {
     connect(&history_, &QUndoStack::cleanChanged, this, [this] { Q_EMIT changed(JobChange::file); });
 }
 
-Result<void> JobDocument::edit(const QString& name, Result<job::Job> edited, JobChange change, int merge) {
+Result<void> JobDocument::edit(const QString& name, Result<job::Job> edited, JobChange change, const Merge& merge) {
     if (!edited) return tl::unexpected(edited.error());
-    history_.push(new Edit(*this, name, std::move(*edited), change, merge));
+    forget_oldest();
+    history_.push(
+        new Edit(*this, {name, job_, std::move(*edited), change, merge, merge_epoch_, state_, ++newest_state_}));
     return {};
+}
+
+/// The newest steps that fit stay. A step of large pictures may be worth a thousand nudges.
+void JobDocument::forget_oldest() {
+    job::HeldBytes held;
+    held.add(job_);
+    int first = history_.index();
+    std::size_t bytes = 0;
+    while (first > 0) {
+        bytes += held.add(static_cast<const Edit*>(history_.command(first - 1))->step().before);
+        if (bytes > most_bytes_) break;
+        --first;
+    }
+    if (first == 0) return;
+    std::vector<Edit*> kept;
+    for (int i = first; i < history_.index(); ++i)
+        kept.push_back(Edit::carried_over(*static_cast<const Edit*>(history_.command(i))));
+    const int clean = history_.cleanIndex() - first;
+    // Nobody is told: nothing of the job changed, and the edit that follows says the rest.
+    const QSignalBlocker quiet(history_);
+    history_.clear();
+    if (clean != 0) history_.resetClean();
+    ++merge_epoch_;  // two that were kept apart stay apart
+    for (std::size_t i = 0; i < kept.size(); ++i) {
+        history_.push(kept[i]);
+        if (clean == static_cast<int>(i) + 1) history_.setClean();
+    }
 }
 
 void JobDocument::replace(job::Job job, const QString& path) {
@@ -53,7 +96,7 @@ void JobDocument::replace(job::Job job, const QString& path) {
     history_.setClean();
     path_ = path;
     saved_at_ = path.isEmpty() ? QDateTime() : QFileInfo(path).lastModified();
-    set(job, JobChange::everything);
+    set(job, JobChange::everything, ++newest_state_);
 }
 
 void JobDocument::replace_unsaved(job::Job job, const QString& path) {
@@ -74,8 +117,9 @@ QString JobDocument::title() const {
     return path_.isEmpty() ? tr("New job") : QFileInfo(path_).completeBaseName();
 }
 
-void JobDocument::set(const job::Job& job, JobChange change) {
+void JobDocument::set(const job::Job& job, JobChange change, std::uint64_t state) {
     job_ = job;
+    state_ = state;
     Q_EMIT changed(change);
 }
 

@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "document/merge_key.hpp"
+
 #include <chalkline/base/result.hpp>
 #include <chalkline/job/job.hpp>
 
@@ -7,6 +9,7 @@
 #include <QObject>
 #include <QString>
 #include <QUndoStack>
+#include <cstdint>
 
 namespace chalkline::app {
 
@@ -39,9 +42,9 @@ class JobDocument : public QObject {
     const job::Job& job() const { return job_; }
     QUndoStack& history() { return history_; }
 
-    /// Makes `edited` the job as one named step of the history. Edits with the same `merge` other than 0 that follow
-    /// each other become one (a drag). An error leaves the job as it was and is returned.
-    Result<void> edit(const QString& name, Result<job::Job> edited, JobChange change, int merge = 0);
+    /// Makes `edited` the job as one named step of the history. Edits with the same `merge` that follow each other
+    /// become one. An error leaves the job as it was and is returned.
+    Result<void> edit(const QString& name, Result<job::Job> edited, JobChange change, const Merge& merge = {});
     /// Ends merging: the next edit is a step of its own.
     void end_merge() { ++merge_epoch_; }
 
@@ -54,7 +57,11 @@ class JobDocument : public QObject {
     QString path() const { return path_; }
     /// "Plot 27", or "New job".
     QString title() const;
+    /// Which state of the history this is: undo comes back to the number that was there before.
+    std::uint64_t state() const { return state_; }
     bool unsaved() const { return !history_.isClean(); }
+    /// The history holds at most about so much beside the job itself; the oldest steps are forgotten first.
+    void set_history_limit(std::size_t bytes) { most_bytes_ = bytes; }
     QDateTime saved_at() const { return saved_at_; }
 
  Q_SIGNALS:
@@ -62,13 +69,16 @@ class JobDocument : public QObject {
 
  private:
     class Edit;
-    void set(const job::Job& job, JobChange change);
+    void set(const job::Job& job, JobChange change, std::uint64_t state);
+    void forget_oldest();
 
     job::Job job_;
     QUndoStack history_;
     QString path_;
     QDateTime saved_at_;
     int merge_epoch_ = 0;
+    std::uint64_t state_ = 0, newest_state_ = 0;
+    std::size_t most_bytes_ = 512U << 20U;
 };
 
 }  // namespace chalkline::app

@@ -3,41 +3,14 @@
 #include "document/job_document.hpp"
 #include "tasks/task_runner.hpp"
 
-#include <chalkline/machine/profile.hpp>
-#include <chalkline/machine/store.hpp>
-#include <chalkline/planning/checks.hpp>
-#include <chalkline/planning/plan.hpp>
-#include <chalkline/planning/program_checker.hpp>
+#include <chalkline/clearance/clear.hpp>
+#include <chalkline/conversation/store.hpp>
 
 #include <QObject>
-#include <map>
 #include <memory>
 #include <optional>
-#include <vector>
 
 namespace chalkline::app {
-
-/// Everything worked out from one state of the job.
-struct Planned {
-    std::shared_ptr<const planning::Plan> plan;  ///< null when there is an error
-    std::optional<Error> error;
-    std::vector<planning::Check> checks;
-    std::vector<planning::ProgramFault> faults;  ///< of the encoded program; none when it may be sent
-    std::int64_t lines = 0;
-    std::map<job::Id, std::int64_t> bytes;  ///< by step; what goes over the link
-    geometry::Box burned;
-    std::vector<geometry::Point> hull;  ///< of what burns this time
-    double off_stock = 0, off_bed = 0;  ///< mm
-
-    bool may_burn() const;
-};
-
-/// Works out job, machine and drawing rules into a Planned value.
-Planned work_out(const job::Job& job, const planning::CheckGround& ground, const planning::PlanOptions& only,
-                 const Watch& watch);
-
-/// The same for a program that was read from a file: what is known of it, and whether it may be sent.
-Planned work_out(machine::Program program, const machine::MachineProfile& machine, const Watch& watch);
 
 /// Keeps the newest plan of the document, worked out in the background after every change.
 class PlanKeeper : public QObject {
@@ -45,11 +18,11 @@ class PlanKeeper : public QObject {
  public:
     PlanKeeper(JobDocument& document, machine::MachineProfile machine, QObject* parent = nullptr);
 
-    const Planned& planned() const { return planned_; }
+    const clearance::Clearance& planned() const { return planned_; }
     /// The plan shown belongs to an older state of the job; a newer one is being worked out.
     bool stale() const { return runner_.running(); }
     /// Plan and job agree, and the program may be sent.
-    bool ready() const { return !stale() && planned_.may_burn(); }
+    bool ready() const { return !stale() && planned_.program.has_value(); }
     /// Only some steps or motifs are planned, and burned, until it is said again; at rest everything is.
     void set_only(const planning::PlanOptions& only);
     const planning::PlanOptions& only() const { return only_; }
@@ -61,7 +34,8 @@ class PlanKeeper : public QObject {
     const std::shared_ptr<planning::ProofShelf>& shelf() const { return shelf_; }
     /// A program from a file stands in for the plan until the job changes. `stored`: it is the copy of that file in the
     /// controller's own store.
-    void show_program(const QString& name, Planned planned, const std::optional<machine::StoredFile>& stored = {});
+    void show_program(const QString& name, std::shared_ptr<const machine::Program> program,
+                      const std::optional<machine::StoredFile>& stored = {});
     /// The controller burns what is planned by itself, from this file.
     const std::optional<machine::StoredFile>& stored() const { return stored_; }
     /// Its name; empty while the job itself is planned.
@@ -72,18 +46,24 @@ class PlanKeeper : public QObject {
     void changed();
     /// Another part of the job is burned from now on.
     void only_changed();
+    /// The program from a file that `show_program` was given is worked out.
+    void program_shown();
 
  private:
     void forget_what_is_gone();
     void start();
+    void start_program();
+    void take(clearance::Clearance planned);
 
     JobDocument& document_;
     planning::CheckGround flat_, ground_;
     planning::PlanOptions only_;
     std::shared_ptr<planning::ProofShelf> shelf_ = std::make_shared<planning::ProofShelf>();
-    Planned planned_;
+    clearance::Clearance planned_;
     QString program_name_;
+    std::shared_ptr<const machine::Program> program_;  ///< from a file; null: the job is planned
     std::optional<machine::StoredFile> stored_;
+    bool to_show_ = false;  ///< nobody was told yet that the program is there
     TaskRunner runner_;
 };
 

@@ -20,7 +20,7 @@ QString mm(double value) {
 }
 
 MarkFact art_fact(const job::Job& job, const PlanKeeper& plans, int questions) {
-    const Planned& planned = plans.planned();
+    const clearance::Clearance& planned = plans.planned();
     if (questions > 0)
         return {MarkState::attention,
                 questions == 1 ? tr("1 file waits for you") : tr("%1 files wait for you").arg(questions)};
@@ -57,7 +57,7 @@ bool about_stock(const planning::Check& check) {
     return check.code == planning::check::near_edge || check.code == planning::check::dangerous_material;
 }
 
-MarkFact steps_fact(const job::Job& job, const Planned& planned) {
+MarkFact steps_fact(const job::Job& job, const clearance::Clearance& planned) {
     if (job.motifs.empty()) return {MarkState::not_yet, {}};
     const auto inks = job::routed_inks(job);
     const auto loose =
@@ -75,7 +75,7 @@ MarkFact steps_fact(const job::Job& job, const Planned& planned) {
     return {MarkState::done, cut ? fact + tr(" · cut last") : fact};
 }
 
-MarkFact stock_fact(const job::Job& job, const Planned& planned) {
+MarkFact stock_fact(const job::Job& job, const clearance::Clearance& planned) {
     if (planned.off_bed > 0) return {MarkState::attention, tr("%1 mm off the bed").arg(mm(planned.off_bed))};
     if (!job.stock) return {MarkState::not_yet, tr("no piece set")};
     if (planned.off_stock > 0) {

@@ -4,10 +4,10 @@
 #include "widgets/sheet.hpp"
 
 #include <chalkline/base/file.hpp>
+#include <chalkline/clearance/program_file.hpp>
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/svg_export.hpp>
 #include <chalkline/machine/program_text.hpp>
-#include <chalkline/planning/program_file.hpp>
 
 #include <QFileDialog>
 #include <QFileInfo>
@@ -163,21 +163,24 @@ void JobFiles::export_svg(const machine::MachineProfile& machine) {
 }
 
 /// Written in the background: a picture is a file of many megabytes.
-void JobFiles::save_program(const std::shared_ptr<const planning::Plan>& plan, const machine::MachineProfile& machine) {
-    if (!plan) return;
+void JobFiles::save_program(const clearance::Clearance& planned) {
+    if (!planned.program) return;
     auto* dialog = make_dialog(window_, tr("Save the program"), QFileDialog::AcceptSave);
     dialog->setObjectName("saveProgram");
     dialog->setDefaultSuffix("gcode");
     dialog->setNameFilter(tr("Programs (*.gcode *.nc)"));
-    connect(dialog, &QFileDialog::fileSelected, this, [this, plan, machine](const QString& path) {
-        saving_program_.start(
-            [plan, machine, job = document_.job(), title = document_.title().toStdString(), path = path.toStdString()](
-                const Watch&) { return replace_file(path, planning::program_file(title, job, *plan, machine)); },
-            [this, path](const Result<void>& written) {
-                Q_EMIT message(written ? wording::Message{tr("The program is saved as %1").arg(path), {}, {}}
-                                       : wording::describe(written.error()));
+    connect(dialog, &QFileDialog::fileSelected, this,
+            [this, plan = planned.plan, program = *planned.program](const QString& path) {
+                saving_program_.start(
+                    [plan, program, job = document_.job(), title = document_.title().toStdString(),
+                     path = path.toStdString()](const Watch&) {
+                        return replace_file(path, clearance::program_file(title, job, *plan, program));
+                    },
+                    [this, path](const Result<void>& written) {
+                        Q_EMIT message(written ? wording::Message{tr("The program is saved as %1").arg(path), {}, {}}
+                                               : wording::describe(written.error()));
+                    });
             });
-    });
     dialog->show();
 }
 

@@ -5,6 +5,7 @@
 #include "papers/run_sheet_page.hpp"
 #include "tasks/task_runner.hpp"
 
+#include <chalkline/clearance/clear.hpp>
 #include <chalkline/surroundings/surroundings.hpp>
 #include <chalkline/wording/wording.hpp>
 
@@ -30,7 +31,7 @@ class JobFiles : public QObject {
     /// Asks for a place and writes the job's geometry there as SVG.
     void export_svg(const machine::MachineProfile& machine);
     /// The program that would be burned, as a file for a machine fed by card.
-    void save_program(const std::shared_ptr<const planning::Plan>& plan, const machine::MachineProfile& machine);
+    void save_program(const clearance::Clearance& planned);
     /// The run sheet as a page for the wall.
     void save_run_sheet(const RunSheet& sheet);
     /// Programs from files are read for this machine.
@@ -41,6 +42,7 @@ class JobFiles : public QObject {
     void guard(std::function<void()> action);
     /// Offers the newest job a crashed Chalkline left behind in the folder; true when there is one.
     bool offer_left_behind(const QString& folder);
+    void recover(const LeftBehind& copy);
     /// Opens a kept copy of a job as unsaved changes of the file at `path`; `then` runs when it stands.
     void open_kept(const QString& copy, const QString& path, std::function<void()> then);
     bool busy() const { return reader_.running(); }
@@ -59,7 +61,6 @@ class JobFiles : public QObject {
  private:
     void open_job(const QString& path);
     void open_program(const QString& path);
-    void recover(const LeftBehind& copy);
     void say_lost(const std::vector<Notice>& lost);
     void save_to(const QString& path, const std::function<void()>& then);
 

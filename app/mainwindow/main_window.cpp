@@ -5,6 +5,7 @@
 #include "machine/connection_sheet.hpp"
 #include "machine/state_sheet.hpp"
 #include "machine/store_sheet.hpp"
+#include "mainwindow/left_open_sheet.hpp"
 #include "mainwindow/ready_sheet.hpp"
 #include "mainwindow/recent_jobs.hpp"
 #include "mainwindow/settings_sheet.hpp"
@@ -90,6 +91,11 @@ MainWindow::MainWindow(const WindowOptions& options)
     tell_failed_tasks_to([this](const Error& error) { show_message(wording::describe(error)); });
 
     connect(files_, &JobFiles::message, this, &MainWindow::show_message);
+    connect(&desk_, &BurnDesk::put_aside, this, [this] {
+        show_message({tr("The job is not the one any more whose burn broke off"),
+                      {},
+                      tr("Undo the change to go on with it, or open it from what was burned before.")});
+    });
     files_->set_machine(machine_.profile());
     connect(files_, &JobFiles::program_read, this, &MainWindow::show_program);
     // The recovered changes are copied anew before the old copy goes.
@@ -199,6 +205,7 @@ void MainWindow::build() {
     line_ = new ChalkLine(roles_, this);
     strip_ = new MessageStrip(roles_, this);
     bed_ = new BedView(document_, plans_, machine_, desk_, placing_, roles_, this);
+    strip_->lie_on(bed_);
     rail_ = new MachineRail(machine_, roles_, this);
     trays_ = new QStackedWidget(this);
     let_pages_decide_width(trays_);
@@ -241,7 +248,6 @@ void MainWindow::build() {
     recipes_view_ = new RecipesView(document_, recipes_, roles_, this);
     views_->addWidget(recipes_view_);
     all->addWidget(top_);
-    all->addWidget(strip_);
     all->addWidget(views_, 1);
     all->addWidget(rail_);
 
@@ -261,10 +267,9 @@ void MainWindow::build() {
         if (broken && broken->head) open_stood_sheet(machine_, document_.job(), *broken->head, bed_);
     });
     connect(burn, &BurnTray::go_on_wanted, this, [this] { open_go_on_sheet(desk_, machine_.profile(), bed_); });
-    connect(burn, &BurnTray::save_wanted, this,
-            [this] { files_->save_program(plans_.planned().plan, machine_.profile()); });
+    connect(burn, &BurnTray::save_wanted, this, [this] { files_->save_program(plans_.planned()); });
     connect(burn, &BurnTray::store_wanted, this, &MainWindow::open_store);
-    connect(&store_, &StoreDesk::shown, this, [this] {
+    connect(&plans_, &PlanKeeper::program_shown, this, [this] {
         choose(Mark::rehearse);
         player_.show(0);
     });
@@ -301,7 +306,9 @@ QWidget* MainWindow::make_swatches(const TrayContext& context) {
 }
 
 void MainWindow::choose_view(View view) {
+    if (views_->currentIndex() != static_cast<int>(view)) put_sheets_away();
     views_->setCurrentIndex(static_cast<int>(view));
+    strip_->lie_on(view == View::job ? bed_ : views_->currentWidget());
     top_->show_view(view);
     // Undo means the history of what is looked at.
     const bool kept = view == View::recipes || view == View::swatches;
@@ -334,8 +341,15 @@ void MainWindow::take_piece() {
     machine_.put_in(wall);
 }
 
+/// A sheet belongs to what it was opened from.
+void MainWindow::put_sheets_away() {
+    for (Sheet* sheet : findChildren<Sheet*>())
+        if (sheet->isVisible()) sheet->put_away();
+}
+
 void MainWindow::choose(Mark mark) {
     choose_view(View::job);
+    if (trays_->currentIndex() != static_cast<int>(mark)) put_sheets_away();
     line_->choose(mark);
     trays_->setCurrentIndex(static_cast<int>(mark));
     bed_->hold_stock(mark == Mark::stock);
@@ -387,6 +401,14 @@ void MainWindow::open_burned(const BurnRecord& record) {
 
 bool MainWindow::offer_left_behind() {
     const auto broken = burns_.broken_off();
+    const auto left = Autosave::left_behind(options_.recovery_folder);
+    if ((broken ? 1 : 0) + left.size() > 1) {
+        const LeftOpenActs acts{[this](const BurnRecord& burn) { take_up(burn); },
+                                [this](const BurnRecord& burn) { burns_.give_up(burn); },
+                                [this](const LeftBehind& copy) { files_->recover(copy); }};
+        open_left_open_sheet(broken, left, acts, views_->currentWidget());
+        return true;
+    }
     if (!broken) return files_->offer_left_behind(options_.recovery_folder);
     open_broken_burn_sheet(
         burns_, *broken, [this, burn = *broken] { take_up(burn); }, views_->currentWidget());
@@ -413,17 +435,11 @@ void MainWindow::tell_of_burn(machine::BurnEnd how) {
 
 /// A program from a file is rehearsed and burned like a plan, after the same checks.
 void MainWindow::show_program(const QString& name, const machine::Program& program) {
-    program_checks_.start(
-        [program, machine = machine_.profile()](const Watch& watch) { return work_out(program, machine, watch); },
-        [this, name](Planned planned) {
-            plans_.show_program(name, std::move(planned));
-            choose(Mark::rehearse);
-            player_.show(0);
-        });
+    plans_.show_program(name, std::make_shared<const machine::Program>(program));
 }
 
 void MainWindow::save_run_sheet() {
-    const Planned& planned = plans_.planned();
+    const clearance::Clearance& planned = plans_.planned();
     if (!planned.plan) return;
     // As the bed looks when nobody rehearses on it.
     bed_->rehearse(nullptr);

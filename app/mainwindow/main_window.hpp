@@ -123,6 +123,7 @@ class MainWindow : public QWidget {
     void tell_of_burn(machine::BurnEnd how);
     bool escape_pressed();
     bool put_sheet_away(const QWidget& focused);
+    void put_sheets_away();
 
     WindowOptions options_;
     Appearance appearance_;
@@ -143,7 +144,6 @@ class MainWindow : public QWidget {
     RecipeDesk recipes_;
     Player player_;
     RehearsalLayer rehearsal_;
-    TaskRunner program_checks_;
     SampleMachine sample_;
     QUndoGroup history_;
     JobFiles* files_ = nullptr;

@@ -75,7 +75,7 @@ QString checklist_words(const machine::MachineProfile& machine) {
 void open_ready_sheet(const job::Job& job, const PlanKeeper& plans, BurnDesk& desk,
                       const machine::MachineProfile& machine, QWidget* over) {
     if (desk.obstacle() || !plans.planned().plan) return;
-    const Planned& planned = plans.planned();
+    const clearance::Clearance& planned = plans.planned();
     QStringList kinds;
     for (const auto& report : planned.plan->steps)
         if (const job::Step* step = job.step(report.step)) kinds << wording::name(step->settings.kind).toLower();

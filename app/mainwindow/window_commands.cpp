@@ -24,7 +24,7 @@ void MainWindow::add_commands() {
     add(file, tr("Save the job"), QKeySequence::Save, [this] { files_->save(); });
     add(file, tr("Export the geometry as SVG"), QKeySequence("Ctrl+E"),
         [this] { files_->export_svg(machine_.profile()); });
-    add(file, tr("Save the program"), {}, [this] { files_->save_program(plans_.planned().plan, machine_.profile()); });
+    add(file, tr("Save the program"), {}, [this] { files_->save_program(plans_.planned()); });
     add(file, tr("Run sheet as a page for the wall"), {}, [this] { save_run_sheet(); });
     add(edit, tr("Undo"), QKeySequence("Ctrl+Z"), [this] { history_.activeStack()->undo(); });
     add(edit, tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { history_.activeStack()->redo(); });

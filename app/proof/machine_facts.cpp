@@ -104,7 +104,7 @@ bool MachineFacts::clogs() const {
 QStringList MachineFacts::facts() const {
     if (!desk_.motif()) return {};
     if (!desk_.step()) return {tr("No step burns this picture yet.")};
-    const Planned& planned = plans_.planned();
+    const clearance::Clearance& planned = plans_.planned();
     const auto& frame = desk_.now().frame;
     if (desk_.now().empty()) return {tr("Working it out…")};
     QStringList lines;
@@ -150,8 +150,7 @@ void MachineFacts::look_for_better() {
         offers.push_back({tr("At %1 mm pitch").arg(rounded(*pitch, 3)), now, 0});
         offers.back().settings.line_pitch = Length::mm(*pitch);
     }
-    const bool short_runs =
-        report->limit == planning::SpeedLimit::lookahead || report->limit == planning::SpeedLimit::link;
+    const bool short_runs = report->limit == timing::SpeedLimit::lookahead || report->limit == timing::SpeedLimit::link;
     if (short_runs && now.picture.dots.method != raster::DitherMethod::strokes) {
         offers.push_back({tr("In strokes instead of dots"), now, 0});
         offers.back().settings.picture.dots.method = raster::DitherMethod::strokes;

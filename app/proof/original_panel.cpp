@@ -10,10 +10,9 @@
 namespace chalkline::app {
 namespace {
 
-constexpr double near_px = 7;          // a grip is this near
-constexpr double least_part = 0.01;    // of the picture, for crop and box
-constexpr int frame_drag = 3'200'000;  // drags of frames are merged under this and the tool
-constexpr double brush = 0.02;         // radius of a stroke, share of the picture's width
+constexpr double near_px = 7;        // a grip is this near
+constexpr double least_part = 0.01;  // of the picture, for crop and box
+constexpr double brush = 0.02;       // radius of a stroke, share of the picture's width
 
 /// Keeps a moved or stretched part inside the picture and open.
 raster::Part within(raster::Part part) {
@@ -165,7 +164,8 @@ OriginalPanel::Grip OriginalPanel::grip_at(QPointF place) const {
 }
 
 void OriginalPanel::take_frame(const raster::Part& part, bool dragging) {
-    const int merge = dragging ? frame_drag + static_cast<int>(tool_) : 0;
+    Merge merge;
+    if (dragging) merge = MergeKey{tool_ == Tool::crop ? Gesture::drag_crop : Gesture::drag_subject};
     if (tool_ == Tool::crop)
         desk_.prepare(
             tr("Crop"), [&](raster::Preparation& how) { how.crop = within(part); }, merge);

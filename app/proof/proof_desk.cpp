@@ -133,7 +133,8 @@ void ProofDesk::set_watched(bool watched) {
     if (watched) follow_job();
 }
 
-void ProofDesk::prepare(const QString& name, const std::function<void(raster::Preparation&)>& change, int merge) {
+void ProofDesk::prepare(const QString& name, const std::function<void(raster::Preparation&)>& change,
+                        const Merge& merge) {
     if (!motif()) return;
     raster::Preparation how = motif()->preparation;
     change(how);
@@ -144,7 +145,8 @@ void ProofDesk::prepare(const QString& name, const std::function<void(raster::Pr
         Q_EMIT refused(done.error());
 }
 
-void ProofDesk::set_step(const QString& name, const std::function<void(steps::StepSettings&)>& change, int merge) {
+void ProofDesk::set_step(const QString& name, const std::function<void(steps::StepSettings&)>& change,
+                         const Merge& merge) {
     if (!step()) return;
     steps::StepSettings settings = step()->settings;
     change(settings);

@@ -48,8 +48,9 @@ class ProofDesk : public QObject {
     void set_watched(bool watched);
 
     /// Changes how the picture is prepared, or how its step burns it, as one step of the history.
-    void prepare(const QString& name, const std::function<void(raster::Preparation&)>& change, int merge = 0);
-    void set_step(const QString& name, const std::function<void(steps::StepSettings&)>& change, int merge = 0);
+    void prepare(const QString& name, const std::function<void(raster::Preparation&)>& change, const Merge& merge = {});
+    void set_step(const QString& name, const std::function<void(steps::StepSettings&)>& change,
+                  const Merge& merge = {});
     /// Ends merging: what follows is a change of its own.
     void end_merge() { document_.end_merge(); }
     /// Takes how this picture is prepared to another.

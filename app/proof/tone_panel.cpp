@@ -11,8 +11,8 @@
 namespace chalkline::app {
 namespace {
 
-constexpr int tone_drag = 3'000'000, curve_drag = 3'100'000;  // drags of tones are merged under these
-constexpr int slider_steps = 100;                             // for each 1 of the value
+constexpr MergeKey tone_drag{Gesture::drag_tone}, curve_drag{Gesture::drag_curve};
+constexpr int slider_steps = 100;  // for each 1 of the value
 
 QGridLayout* make_rows() {
     auto* grid = new QGridLayout;
@@ -70,7 +70,8 @@ TonePanel::TonePanel(ProofDesk& desk, const theme::Roles& roles, QWidget* parent
     });
     connect(curve_, &ToneCurve::changed, this, [this](const std::vector<raster::CurvePoint>& curve, bool going_on) {
         desk_.prepare(
-            tr("Tone curve"), [&](raster::Preparation& how) { how.tone.curve = curve; }, going_on ? curve_drag : 0);
+            tr("Tone curve"), [&](raster::Preparation& how) { how.tone.curve = curve; },
+            going_on ? Merge(curve_drag) : Merge());
     });
     connect(curve_, &ToneCurve::released, this, [this] { desk_.end_merge(); });
     connect(&desk_, &ProofDesk::seen, this, &TonePanel::show_tone);
@@ -101,7 +102,7 @@ void TonePanel::add_row(QGridLayout* grid, const QString& name, const QString& u
 
 void TonePanel::set(const QString& name, const Value& value, double to, bool dragging) {
     desk_.prepare(
-        name, [&](raster::Preparation& how) { value(how) = to; }, dragging ? tone_drag : 0);
+        name, [&](raster::Preparation& how) { value(how) = to; }, dragging ? Merge(tone_drag) : Merge());
 }
 
 void TonePanel::show_tone() {

@@ -3,8 +3,8 @@
 
 #include "widgets/controls.hpp"
 
-#include <chalkline/machine/next_step.hpp>
-#include <chalkline/planning/time_model.hpp>
+#include <chalkline/conversation/next_step.hpp>
+#include <chalkline/timing/time_model.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QHBoxLayout>
@@ -91,7 +91,7 @@ void MachineRail::follow() {
     unlock_->setVisible(locked);
     home_->setEnabled(locked || (idle && now.state == ControllerState::idle));
     const Duration homing =
-        planning::homing_time(machine_.profile(), now.position_sure ? now.position : std::optional<geometry::Point>());
+        timing::homing_time(machine_.profile(), now.position_sure ? now.position : std::optional<geometry::Point>());
     const bool turns_home = job_sees.turning && job_sees.turning->axis != machine::RotaryAxis::fourth;
     const bool has_switches = job_sees.turning || job_sees.home != machine::HomeCorner::none;
     home_->setEnabled(home_->isEnabled() && !turns_home && has_switches);

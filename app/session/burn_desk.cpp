@@ -19,16 +19,7 @@ wording::Message because(const std::string_view code) {
 BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machine, QObject* parent)
     : QObject(parent), document_(document), plans_(plans), machine_(machine) {
     // What was vouched for no longer holds when the geometry moved.
-    connect(&document_, &JobDocument::changed, this, [this](JobChange change) {
-        if (change == JobChange::file) return;
-        if (touches(change, JobChange::art | JobChange::place | JobChange::stock)) forget_frame();
-        if (change == JobChange::everything) {
-            framed_before_ = false;
-            trims_.clear();
-            trouble_.reset();
-        }
-        forget_last_burn();
-    });
+    connect(&document_, &JobDocument::changed, this, &BurnDesk::follow_job);
     connect(&plans_, &PlanKeeper::only_changed, this, [this] {
         forget_frame();
         forget_last_burn();
@@ -95,16 +86,50 @@ std::vector<planning::Check> BurnDesk::checks() const {
     return all;
 }
 
-void BurnDesk::forget_last_burn() {
-    if (!burning()) {
-        burned_at_.reset();
-        burning_.reset();
-        burning_file_.reset();
+void BurnDesk::follow_job(JobChange change) {
+    if (change == JobChange::file) return;
+    if (touches(change, JobChange::art | JobChange::place | JobChange::stock)) forget_frame();
+    if (change == JobChange::everything) {
+        framed_before_ = false;
+        trims_.clear();
+        trouble_.reset();
         broken_off_.reset();
-        rest_.reset();
-        done_ = {};
+        aside_.reset();
     }
+    forget_last_burn();
+}
+
+BurnDesk::Burned BurnDesk::now() const {
+    return {document_.state(), plans_.only().only_steps, plans_.only().only_motifs};
+}
+
+/// The job is another one than was burned. What could be gone on with is only put aside: it still can once the job is
+/// that one again.
+void BurnDesk::forget_last_burn() {
+    if (burning() || take_back()) return Q_EMIT changed();
+    const bool puts_aside = broken_off_ && burning_;
+    if (puts_aside) aside_ = PutAside{burning_, done_, *broken_off_};
+    burned_at_.reset();
+    burning_.reset();
+    burning_file_.reset();
+    broken_off_.reset();
+    rest_.reset();
+    done_ = {};
     Q_EMIT changed();
+    if (puts_aside) Q_EMIT put_aside();
+}
+
+bool BurnDesk::take_back() {
+    if (broken_off_ && burned_ == now()) return true;
+    if (!aside_ || burned_ != now()) return false;
+    burning_ = aside_->plan;
+    done_ = aside_->done;
+    broken_off_ = aside_->broken_off;
+    broken_off_->in_order = false;  // the head may have been moved meanwhile
+    burning_file_.reset();
+    rest_.reset();
+    aside_.reset();
+    return true;
 }
 
 wording::Message BurnDesk::still_planning() {
@@ -112,14 +137,13 @@ wording::Message BurnDesk::still_planning() {
 }
 
 std::optional<wording::Message> BurnDesk::obstacle() const {
-    const Planned& planned = plans_.planned();
     if (document_.job().motifs.empty() && plans_.program_name().isEmpty())
         return because(planning::error::nothing_to_burn);
     if (plans_.stale()) return still_planning();
-    if (planned.error) return wording::describe(*planned.error);
-    for (const auto& check : checks())
+    const auto& now = machine_.snapshot();
+    for (const auto& check : planning::check_machine({now.connected ? now.laser_mode : std::nullopt, false}))
         if (check.blocks()) return wording::describe(check);
-    if (!planned.faults.empty()) return wording::describe(planned.faults.front());
+    if (const auto why = wording::obstacle(plans_.planned())) return why;
     return obstacle_of_machine();
 }
 
@@ -146,17 +170,12 @@ void BurnDesk::ride(std::optional<std::size_t> side) {
     const machine::MachineProfile& profile = machine_.profile();
     // Round the job as it was a moment ago would be a lie.
     if (plans_.stale()) return say(still_planning());
-    const auto line = planning::frame_line(plans_.planned().hull, framing_.way);
-    if (!line) return say(wording::describe(line.error()));
     planning::FrameRide how;
     how.with_pointer = framing_.with_pointer && profile.has_pointer();
     if (framing_.faint_dot && !how.with_pointer) how.dot = planning::faint_power(profile);
     how.side = side;
-    auto program = planning::frame_program(*line, how, profile);
-    if (!program) return say(wording::describe(program.error()));
-    machine::Encoder lines(*program, profile);
-    if (const auto faults = planning::check_program(lines, {profile, {}, {}}); !faults.empty())
-        return say(wording::describe(faults.front()));
+    const auto frame = clearance::clear(clearance::FrameRequest{plans_.planned().hull, framing_.way, how, profile});
+    if (const auto why = wording::obstacle(frame)) return say(*why);
     trouble_.reset();
     one_side_ = side.has_value();
     if (!one_side_) {
@@ -165,8 +184,8 @@ void BurnDesk::ride(std::optional<std::size_t> side) {
         stayed_.reset();
     }
     riding_ = true;
-    riding_hull_ = plans_.planned().hull;
-    machine_.frame(std::make_shared<const machine::Program>(std::move(*program)));
+    riding_hull_ = frame.hull;
+    machine_.frame(*frame.program);
 }
 
 /// Round the job as it is now: one that was just nudged is planned first.
@@ -218,27 +237,27 @@ void BurnDesk::burn() {
     }
     trouble_.reset();
     burned_at_.reset();
-    burning_ = plans_.planned().plan;
-    lines_ = plans_.planned().lines;
     done_ = {};
-    send({});
+    send(plans_.planned());
 }
 
-/// The whole plan, or what is left of it.
-void BurnDesk::send(std::shared_ptr<const machine::Rest> rest) {
+/// The whole plan, or what is left of it. REQUIRES: it was cleared.
+void BurnDesk::send(const clearance::Clearance& cleared) {
+    burning_ = cleared.plan;
+    burned_ = now();
+    aside_.reset();
+    lines_ = cleared.lines;
     broken_off_.reset();
-    rest_ = std::move(rest);
+    rest_ = cleared.rest;
     pace_ = {};
     share_at_begin_ = share_done();
     ran_ = false;
     burning_file_ = rest_ ? std::nullopt : plans_.stored();
     Q_EMIT began(rest_);
     if (burning_file_)
-        machine_.run_stored(*burning_file_);
-    else if (rest_)
-        machine_.burn({rest_, &rest_->program}, trims_);
+        machine_.run_stored(*burning_file_, *cleared.program);
     else
-        machine_.burn({burning_, &burning_->program}, trims_);
+        machine_.burn(*cleared.program, trims_);
     Q_EMIT changed();
 }
 
@@ -272,6 +291,8 @@ void BurnDesk::found_at_rest() {
 void BurnDesk::take_up(std::shared_ptr<const planning::Plan> plan, const machine::JournalNote& note) {
     const auto last = static_cast<std::int64_t>(plan->program.operations.size()) - 1;
     burning_ = std::move(plan);
+    burned_ = now();
+    aside_.reset();
     burning_file_.reset();
     rest_.reset();
     broken_off_ = BrokenOff{note.done, std::max(note.done, note.begun), note.head, true};
@@ -296,31 +317,18 @@ std::optional<wording::Message> BurnDesk::obstacle_to_go_on() const {
 
 void BurnDesk::go_on(double overlap) {
     if (const auto why = obstacle_to_go_on()) return say(*why);
-    struct Cut {
-        std::shared_ptr<const machine::Rest> rest;
-        std::vector<planning::ProgramFault> faults;
-        std::int64_t lines = 0;
-    };
     cutting_.start(
         [plan = burning_, done = machine::backed_up(burning_->program, broken_off_->done, overlap),
-         job = document_.job(), profile = machine_.profile()](const Watch&) {
-            Cut cut{std::make_shared<const machine::Rest>(machine::rest_of(plan->program, done)), {}, 0};
-            machine::Encoder lines(cut.rest->program, profile);
-            machine::Encoder counted(cut.rest->program, profile);
-            for (machine::ProgramLine line; counted.next(line);)
-                ++cut.lines;
+         job = document_.job(), ground = plans_.ground()](const Watch& watch) {
             // A program from a file has no steps whose power it could exceed.
-            const bool of_file = job.motifs.empty();
-            cut.faults = planning::check_program(lines, of_file ? planning::ProgramLimits{profile, {}, {}}
-                                                                : planning::limits_of(job, profile, cut.rest->program));
-            return cut;
+            const job::Job* planned_from = job.motifs.empty() ? nullptr : &job;
+            return clearance::clear(clearance::RestRequest{plan, done, planned_from, ground}, watch);
         },
-        [this](Cut cut) {
+        [this](const clearance::Clearance& left) {
             if (!broken_off_) return;  // the job was changed meanwhile
-            if (!cut.faults.empty()) return say(wording::describe(cut.faults.front()));
+            if (const auto why = wording::obstacle(left)) return say(*why);
             trouble_.reset();
-            lines_ = cut.lines;
-            send(std::move(cut.rest));
+            send(left);
         });
 }
 
@@ -345,7 +353,7 @@ double BurnDesk::share_begun() const {
 
 double BurnDesk::seconds_left() const {
     if (!burning_) return 0;
-    const bool measured = pace_.planned >= planning::Pace::enough;
+    const bool measured = pace_.planned >= timing::Pace::enough;
     return burning_->total.seconds() * (1 - share_done()) * (measured ? pace_.factor() : time_factor_);
 }
 

@@ -4,10 +4,10 @@
 #include "session/machine_link.hpp"
 #include "tasks/task_runner.hpp"
 
-#include <chalkline/machine/journal.hpp>
+#include <chalkline/conversation/journal.hpp>
 #include <chalkline/machine/rest.hpp>
 #include <chalkline/planning/frame.hpp>
-#include <chalkline/planning/pace.hpp>
+#include <chalkline/timing/pace.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QDateTime>
@@ -96,7 +96,7 @@ class BurnDesk : public QObject {
     double share_begun() const;
     /// By the plan, corrected by how long what is done took.
     double seconds_left() const;
-    const planning::Pace& pace() const { return pace_; }
+    const timing::Pace& pace() const { return pace_; }
     /// What the machine's earlier burns took against their plans: every time shown before a burn is multiplied by it.
     void set_time_factor(double factor);
     /// How long a plan will take, by that.
@@ -112,6 +112,8 @@ class BurnDesk : public QObject {
     /// A burn begins, or goes on with the rest of one.
     void began(const std::shared_ptr<const chalkline::machine::Rest>& rest);
     void ended(chalkline::machine::BurnEnd how);
+    /// A burn could be gone on with, and cannot while the job is as it was just made.
+    void put_aside();
     /// A burn went to its end; the steps it burned.
     void burned(const chalkline::job::Ids& steps);
 
@@ -120,13 +122,15 @@ class BurnDesk : public QObject {
     void ride_again();
     bool break_off(machine::Activity activity, bool in_order);
     void found_at_rest();
-    void send(std::shared_ptr<const machine::Rest> rest);
+    void send(const clearance::Clearance& cleared);
     double share_at(const machine::ProgramPlace& place) const;
     std::optional<wording::Message> obstacle_of_machine() const;
     machine::ProgramPlace in_whole(machine::ProgramPlace place) const;
     void measure(const machine::Snapshot& now);
     void forget_frame();
+    void follow_job(JobChange change);
     void forget_last_burn();
+    bool take_back();
     void start_pressed();
     double thickness() const;
     static wording::Message still_planning();
@@ -154,8 +158,23 @@ class BurnDesk : public QObject {
     machine::ProgramPlace done_;
     std::shared_ptr<const machine::Rest> rest_;  ///< of `burning_`, while it is gone on with
     std::optional<BrokenOff> broken_off_;
+    /// What of the job was burned: its state, and the part of it.
+    struct Burned {
+        std::uint64_t state = 0;
+        std::optional<job::Ids> only_steps, only_motifs;
+        bool operator==(const Burned&) const = default;
+    };
+    Burned now() const;
+    Burned burned_;
+    /// A burn that broke off, while the job is another one. Whoever undoes the change finds it as it was.
+    struct PutAside {
+        std::shared_ptr<const planning::Plan> plan;
+        machine::ProgramPlace done;
+        BrokenOff broken_off;
+    };
+    std::optional<PutAside> aside_;
     machine::Trims trims_;
-    planning::Pace pace_;
+    timing::Pace pace_;
     double share_at_begin_ = 0, time_factor_ = 1;
     QElapsedTimer since_report_;
     bool ran_ = false;    ///< at the last report

@@ -2,7 +2,6 @@
 #include "session/machine_link.hpp"
 
 #include <chalkline/base/file.hpp>
-#include <chalkline/machine/encoder.hpp>
 
 #include <sys/prctl.h>
 
@@ -192,18 +191,14 @@ void MachineLink::stop() {
         return {};
     });
 }
-void MachineLink::frame(std::shared_ptr<const machine::Program> program) {
-    ask([program, profile = profile_](machine::Session& s) {
-        return s.frame(std::make_unique<machine::SharedEncoder>(program, profile));
-    });
+void MachineLink::frame(const clearance::ClearedProgram& program) {
+    ask([program](machine::Session& s) { return s.frame(program); });
 }
-void MachineLink::run_stored(const machine::StoredFile& file) {
-    ask([file](machine::Session& s) { return s.run_stored(file); });
+void MachineLink::run_stored(const machine::StoredFile& file, const clearance::ClearedProgram& copy) {
+    ask([file, copy](machine::Session& s) { return s.run_stored(file, copy); });
 }
-void MachineLink::burn(std::shared_ptr<const machine::Program> program, const machine::Trims& trims) {
-    ask([program, trims, profile = profile_](machine::Session& s) {
-        return s.burn(std::make_unique<machine::SharedEncoder>(program, profile), trims);
-    });
+void MachineLink::burn(const clearance::ClearedProgram& program, const machine::Trims& trims) {
+    ask([program, trims](machine::Session& s) { return s.burn(program, trims); });
 }
 
 namespace {

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/conversation/session.hpp>
 #include <chalkline/link/session_runner.hpp>
 #include <chalkline/link/witness.hpp>
 #include <chalkline/machine/rotary.hpp>
-#include <chalkline/machine/session.hpp>
 
 #include <QObject>
 #include <QProcess>
@@ -80,11 +80,11 @@ class MachineLink : public QObject {
     void hold();
     void resume();
     void stop();
-    /// The program is shared with the link's thread, which pulls its lines.
-    void frame(std::shared_ptr<const machine::Program> program);
-    void burn(std::shared_ptr<const machine::Program> program, const machine::Trims& trims);
-    /// Lets the controller burn a file of its own store.
-    void run_stored(const machine::StoredFile& file);
+    /// The link's thread pulls its lines.
+    void frame(const clearance::ClearedProgram& program);
+    void burn(const clearance::ClearedProgram& program, const machine::Trims& trims);
+    /// Lets the controller burn a file of its own store; `copy`: what is in it.
+    void run_stored(const machine::StoredFile& file, const clearance::ClearedProgram& copy);
     /// Anything else; what is refused is told by `failed`.
     void ask(link::SessionRunner::Request request);
     /// Told of everything from now on, in place of the one before; null: nobody.

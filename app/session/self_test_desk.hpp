@@ -2,7 +2,7 @@
 #pragma once
 #include "session/machine_link.hpp"
 
-#include <chalkline/machine/self_test.hpp>
+#include <chalkline/conversation/self_test.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QElapsedTimer>

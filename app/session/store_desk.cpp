@@ -30,12 +30,9 @@ StoreDesk::StoreDesk(MachineLink& machine, PlanKeeper& plans, const QString& fol
 }
 
 std::optional<wording::Message> StoreDesk::obstacle() const {
-    const Planned& planned = plans_.planned();
     if (plans_.ready()) return {};
-    if (planned.error) return wording::describe(*planned.error);
-    for (const auto& check : planned.checks)
-        if (check.blocks()) return wording::describe(check);
-    if (!planned.faults.empty()) return wording::describe(planned.faults.front());
+    if (!plans_.stale())
+        if (const auto why = wording::obstacle(plans_.planned())) return why;
     return wording::Message{tr("Still planning"), {}, tr("One moment.")};
 }
 
@@ -46,15 +43,11 @@ void StoreDesk::list() {
 
 void StoreDesk::send(const QString& name, const QString& title) {
     if (const auto why = obstacle()) return say(why->whole());
-    const machine::MachineProfile& profile = machine_.profile();
-    const std::string stored = machine::store_name(name.toStdString(), profile.dialect);
+    const std::string stored = machine::store_name(name.toStdString(), machine_.profile().dialect);
     if (stored.empty()) return say(tr("Give it a name of letters and figures."));
-    const auto plan = plans_.planned().plan;
-    const std::shared_ptr<const machine::Program> program(plan, &plan->program);
-    sending_ = {{stored, 0}, title, QDateTime::currentDateTime(), machine::encode_all(*program, profile)};
-    machine_.ask([stored, program, profile](Session& session) {
-        return session.store(stored, std::make_unique<machine::SharedEncoder>(program, profile));
-    });
+    const clearance::ClearedProgram program = *plans_.planned().program;
+    sending_ = {{stored, 0}, title, QDateTime::currentDateTime(), program.text()};
+    machine_.ask([stored, program](Session& session) { return session.store(stored, program); });
 }
 
 void StoreDesk::remove(const StoredFile& file) {
@@ -92,22 +85,22 @@ void StoreDesk::read_entries() {
 void StoreDesk::show(const StoredFile& file) {
     struct Shown {
         QString title;
-        Planned planned;
+        std::shared_ptr<const machine::Program> program;
     };
     say(tr("Reading the copy…"));
     reader_.start(
         [copies = copies_, address = machine_.address(), file,
-         profile = machine_.profile()](const Watch& watch) -> Result<Shown> {
+         profile = machine_.profile()](const Watch&) -> Result<Shown> {
             const auto copy = copies.find(address, file);
             if (!copy) return fail(machine::error::not_in_store, {{"name", file.name}});
             auto program = machine::read_program(copy->program, profile, file.name);
             if (!program) return tl::unexpected(program.error());
-            return Shown{copy->title, work_out(std::move(*program), profile, watch)};
+            return Shown{copy->title, std::make_shared<const machine::Program>(std::move(*program))};
         },
         [this, file](Result<Shown> read) {
             if (!read) return say(wording::describe(read.error()).whole());
             said_.clear();
-            plans_.show_program(QString::fromStdString(file.name), std::move(read->planned), file);
+            plans_.show_program(QString::fromStdString(file.name), std::move(read->program), file);
             Q_EMIT changed();
             Q_EMIT shown();
         });

@@ -41,7 +41,7 @@ class StoreDesk : public QObject {
 
  Q_SIGNALS:
     void changed();
-    /// The copy stands in for the plan from now on.
+    /// The copy is worked out, and stands in for the plan then.
     void shown();
 
  private:

@@ -16,8 +16,14 @@ std::function<void(const Error&)>& told() {
 
 }  // namespace
 
+/// What is under way when the application ends tells it its result: it is waited for while there is one.
 QThreadPool* work_pool() {
     static QThreadPool pool;
+    static const bool waited_for = [] {
+        qAddPostRoutine([] { pool.waitForDone(); });
+        return true;
+    }();
+    (void)waited_for;
     return &pool;
 }
 

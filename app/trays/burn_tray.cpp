@@ -176,7 +176,7 @@ void BurnTray::follow() {
                       context_.machine.profile().home == machine::HomeCorner::none;
     stood_->setVisible(lost && desk.broken_off()->head.has_value());
     save_->setVisible(!burning && context_.plans.planned().plan != nullptr);
-    save_->setEnabled(context_.plans.ready() && context_.plans.planned().may_burn());
+    save_->setEnabled(context_.plans.ready());
     stop_waiting_->setVisible(desk.waiting_for_start() == BurnDesk::OnStart::burn);
     const QString facts = this->facts();
     facts_->setText(facts);
@@ -206,7 +206,7 @@ QString BurnTray::facts() const {
                    .arg(at.y, 0, 'f', 1);
     }
     if (const auto first = desk.obstacle_to_go_on()) facts += " " + tr("To go on: %1").arg(first->help);
-    return facts;
+    return facts + " " + tr("While the job is changed it cannot be gone on with; undo brings that back.");
 }
 
 /// "Step 2, cut · pass 1 of 2 · line 120 of 4000 · 3200 mm/min"

@@ -101,9 +101,10 @@ void ChecksPanel::add_row(const planning::Check& check) {
 void ChecksPanel::mend(const planning::Check& check) {
     if (check.code == planning::check::laser_mode_off) return context_.machine.turn_laser_mode_on();
     if (check.code == planning::check::stale_frame) return context_.desk.frame();
-    const auto done = context_.document.edit(wording::mending(check),
-                                             planning::mend(context_.document.job(), check, context_.plans.ground()),
-                                             JobChange::art | JobChange::place | JobChange::steps);
+    const auto done = context_.document.edit(
+        wording::mending(check),
+        planning::mend(context_.document.job(), check, context_.plans.ground(), context_.plans.planned().hull),
+        JobChange::art | JobChange::place | JobChange::steps);
     if (!done) Q_EMIT context_.recipes.message(wording::describe(done.error()));
 }
 

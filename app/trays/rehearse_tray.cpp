@@ -109,7 +109,7 @@ void RehearseTray::build_player(QVBoxLayout* all) {
 }
 
 void RehearseTray::show_plan() {
-    const Planned& planned = context_.plans.planned();
+    const clearance::Clearance& planned = context_.plans.planned();
     const bool stale = context_.plans.stale();
     setEnabled(!stale);
     show_notes();
@@ -148,7 +148,7 @@ void RehearseTray::show_plan() {
 }
 
 void RehearseTray::show_notes() {
-    const Planned& planned = context_.plans.planned();
+    const clearance::Clearance& planned = context_.plans.planned();
     QStringList notes;
     if (planned.error) notes << wording::describe(*planned.error).whole();
     for (const auto& check : planned.checks)
@@ -180,7 +180,7 @@ void RehearseTray::show_moment() {
 }
 
 void RehearseTray::show_table() {
-    const Planned& planned = context_.plans.planned();
+    const clearance::Clearance& planned = context_.plans.planned();
     delete table_;
     table_ = new QWidget(this);
     auto* grid = new QGridLayout(table_);
@@ -215,7 +215,7 @@ void RehearseTray::show_table() {
                     passes << minutes(found->second);
             note(tr("its passes: %1").arg(passes.join(", ")));
         }
-        if (report.limit == planning::SpeedLimit::none) continue;
+        if (report.limit == timing::SpeedLimit::none) continue;
         note(
             tr("reaches %1 mm/min: %2").arg(static_cast<int>(report.reached_speed)).arg(wording::reason(report.limit)));
     }

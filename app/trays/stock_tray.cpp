@@ -121,7 +121,7 @@ void StockTray::show_stock() {
     const auto& stock = context_.document.job().stock;
     none_->setVisible(!stock);
     form_->setVisible(stock.has_value());
-    const Planned& planned = context_.plans.planned();
+    const clearance::Clearance& planned = context_.plans.planned();
     QString fault;
     if (planned.off_bed > 0)
         fault = tr("The art is %1 mm off the bed.").arg(QString::fromStdString(format_number(planned.off_bed, 1)));

@@ -3,8 +3,8 @@
 #include "support/workbench.hpp"
 
 #include <chalkline/base/file.hpp>
-#include <chalkline/machine/encoder.hpp>
-#include <chalkline/planning/program_checker.hpp>
+#include <chalkline/encoding/encoder.hpp>
+#include <chalkline/safety/program_checker.hpp>
 
 #include <QFileDialog>
 #include <QTemporaryDir>
@@ -83,7 +83,7 @@ TEST_CASE("a changed job is not gone on with") {
     bench.driver->machine().stop();
     REQUIRE(wait_for([&] { return bench.at_rest() && bench.driver->desk().broken_off(); }));
     bench.driver->placing().choose_all();
-    bench.driver->placing().move({1, 0}, 2);
+    bench.driver->placing().move({1, 0});
     CHECK_FALSE(bench.driver->desk().broken_off());
     CHECK_FALSE(bench.driver.button("Go on from there…"));
 }
@@ -148,7 +148,7 @@ TEST_CASE("the program is saved as a file that says what it is and passes its ch
     CHECK(text->starts_with("(job: plot-27)\n(machine: Bench laser 400 x 300)\n(stock: Birch ply 4 mm)\n"));
     CHECK(text->find("(step 3: cut ") != std::string::npos);
     machine::TextLines lines(std::make_shared<const std::string>(*text));
-    CHECK(planning::check_program(lines, {bench.driver->machine().profile(), {}, {}}).empty());
+    CHECK(safety::check_program(lines, {bench.driver->machine().profile(), {}, {}}).empty());
     // The lines are those that would be sent.
     CHECK(text->ends_with(
         machine::encode_all(bench.driver->plans().planned().plan->program, bench.driver->machine().profile())));

@@ -50,13 +50,13 @@ TEST_CASE("a drag is one edit, two drags are two") {
     QObject::connect(&document, &JobDocument::changed, [&](JobChange change) { seen = seen | change; });
     for (int i = 0; i < 10; ++i)
         REQUIRE(document.edit("Move", job::transform(document.job(), {1}, geometry::Transform::move(1, 0)),
-                              JobChange::place, 1));
+                              JobChange::place, MergeKey{Gesture::drag_art}));
     CHECK(document.history().count() == 1);
     CHECK(touches(seen, JobChange::place));
     CHECK_FALSE(touches(seen, JobChange::steps));
     document.end_merge();
     REQUIRE(document.edit("Move", job::transform(document.job(), {1}, geometry::Transform::move(1, 0)),
-                          JobChange::place, 1));
+                          JobChange::place, MergeKey{Gesture::drag_art}));
     CHECK(document.history().count() == 2);
 }
 
@@ -104,7 +104,7 @@ TEST_CASE("only the newest task's result is applied, and none after the runner i
             },
             [&](int result) { applied.push_back(result); });
     }
-    QThreadPool::globalInstance()->waitForDone();
+    work_pool()->waitForDone();
     QTest::qWait(50);
     CHECK(applied == std::vector<int>{4});
 }
@@ -187,5 +187,41 @@ TEST_CASE("a job opened after one that was never saved is not taken for changed"
     document.replace_unsaved(sample(), {});
     CHECK(document.unsaved());
     document.replace(sample(), "x.chalk");
+    CHECK_FALSE(document.unsaved());
+}
+
+TEST_CASE("the history forgets its oldest steps when they hold too much, and never what is saved or done last") {
+    JobDocument document;
+    document.replace(sample(), {});
+    const auto heavy = [&] {
+        auto art = std::make_shared<art::Artwork>(*document.job().motifs.front().art);
+        art->source = std::make_shared<const std::string>(100'000, ' ');
+        job::Job job = document.job();
+        job.motifs.front().art = std::move(art);
+        return job;
+    };
+    document.set_history_limit(450'000);
+    for (int i = 0; i < 20; ++i)
+        REQUIRE(document.edit("Heavy", heavy(), JobChange::art));
+    CHECK(document.history().count() < 8);
+    CHECK(document.history().count() > 2);
+    CHECK(document.unsaved());
+    const auto newest = document.job().motifs.front().art;
+    document.history().undo();
+    CHECK(document.job().motifs.front().art != newest);
+    document.history().redo();
+    CHECK(document.job().motifs.front().art == newest);
+    while (document.history().canUndo())
+        document.history().undo();
+    CHECK(document.unsaved());  // what was clean is forgotten
+    // A thousand nudges share their art and cost next to nothing.
+    document.set_history_limit(20'000'000);
+    document.replace(sample(), {});
+    for (int i = 0; i < 1000; ++i)
+        REQUIRE(document.edit("Move", job::transform(document.job(), {1}, geometry::Transform::move(0.01, 0)),
+                              JobChange::place));
+    CHECK(document.history().count() == 1000);
+    while (document.history().canUndo())
+        document.history().undo();
     CHECK_FALSE(document.unsaved());
 }

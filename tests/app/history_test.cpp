@@ -6,8 +6,8 @@
 #include "widgets/fold.hpp"
 
 #include <chalkline/base/file.hpp>
+#include <chalkline/conversation/journal.hpp>
 #include <chalkline/history/journal_file.hpp>
-#include <chalkline/machine/journal.hpp>
 
 #include <QDir>
 #include <QDirIterator>
@@ -175,7 +175,7 @@ TEST_CASE("what was burned is kept with its settings, note and picture, and open
     REQUIRE(QFileInfo::exists(driver->burns().records()[0].photo_file()));
     // The job changes; the burn stays what it was.
     driver->placing().choose_all();
-    driver->placing().move({7, 0}, 1);
+    driver->placing().move({7, 0});
     const double moved = driver->document().job().motifs[0].place.e;
     REQUIRE(driver->document().save(home.filePath("mine.chalk")));
     REQUIRE(driver.click("What was burned before…"));

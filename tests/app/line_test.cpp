@@ -95,15 +95,17 @@ TEST_CASE("the plan follows the newest edit when edits come fast") {
 
 TEST_CASE("a plan worked out twice is the same, and can be cancelled") {
     const job::Job job = job::load(sample.toStdString()).value().job;
-    const Planned a = work_out(job, {}, {}, {}), b = work_out(job, {}, {}, {});
-    REQUIRE(a.plan);
-    CHECK(a.may_burn());
-    CHECK(a.lines == b.lines);
+    const planning::CheckGround ground;
+    const clearance::JobRequest request{job, ground};
+    const auto a = clearance::clear(request), b = clearance::clear(request);
+    REQUIRE(a.program);
+    CHECK(a.program->fingerprint() == b.program->fingerprint());
+    CHECK(a.program->line_count() == b.lines);
     CHECK(a.plan->total == b.plan->total);
     std::stop_source stop;
     stop.request_stop();
-    const Planned none = work_out(job, {}, {}, Watch{stop.get_token(), {}});
+    const auto none = clearance::clear(request, Watch{stop.get_token(), {}});
     REQUIRE(none.error);
     CHECK(none.error->code == error::cancelled);
-    CHECK_FALSE(none.may_burn());
+    CHECK_FALSE(none.program);
 }

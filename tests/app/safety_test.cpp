@@ -1,12 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What must never move a machine, wait or be lost, by mouse and keys.
+#include "desktop/stall_watch.hpp"
+#include "document/autosave.hpp"
 #include "support/workbench.hpp"
 #include "tasks/task_runner.hpp"
 #include "widgets/sheet.hpp"
 
+#include <chalkline/job/chalk_file.hpp>
+#include <chalkline/job/placing.hpp>
+
 #include <QCheckBox>
 #include <QPlainTextEdit>
 #include <QSignalSpy>
+#include <QTemporaryDir>
+#include <QThread>
 #include <atomic>
 #include <new>
 
@@ -189,4 +196,110 @@ TEST_CASE("what was framed is compared with what would burn: a step switched on 
     CHECK_FALSE(planning::same_hull(small, bench.driver->plans().planned().hull));
     CHECK_FALSE(bench.driver->desk().framed_at());
     CHECK_FALSE(bench.driver->desk().stayed());
+}
+
+TEST_CASE("a burn that broke off is put aside by a change, and undo brings it back") {
+    Workbench bench;
+    bench.driver->choose(Mark::burn);
+    REQUIRE(bench.driver.wait_planned());
+    bench.driver->desk().burn();
+    REQUIRE(wait_for([&] { return bench.driver->desk().share_done() > 0.02; }, 60000));
+    bench.driver->machine().stop();
+    REQUIRE(wait_for([&] { return bench.at_rest() && bench.driver->desk().broken_off(); }, 30000));
+    const auto done = bench.driver->desk().broken_off()->done;
+    CHECK(bench.driver.visible_text().contains("undo brings that back"));
+    auto& document = bench.driver->document();
+    REQUIRE(
+        document.edit("Move", job::transform(document.job(), {1}, geometry::Transform::move(3, 0)), JobChange::place));
+    CHECK_FALSE(bench.driver->desk().broken_off());
+    CHECK(bench.driver.visible_text().contains("Undo the change to go on with it"));
+    REQUIRE(
+        document.edit("Move", job::transform(document.job(), {1}, geometry::Transform::move(3, 0)), JobChange::place));
+    document.history().undo();
+    CHECK_FALSE(bench.driver->desk().broken_off());
+    document.history().undo();
+    REQUIRE(bench.driver->desk().broken_off());
+    CHECK(bench.driver->desk().broken_off()->done == done);
+    REQUIRE(bench.driver.wait_planned());
+    REQUIRE(wait_for([&] { return !bench.driver->desk().obstacle_to_go_on(); }));
+    bench.driver->desk().go_on(0);
+    REQUIRE(wait_for([&] { return bench.driver->desk().burned_at().has_value(); }, 240000));
+}
+
+TEST_CASE("a message lies over the bed and moves nothing, and a sheet goes with its tray") {
+    WindowDriver driver;
+    driver->files().open({QString(CHALKLINE_SAMPLES) + "/plot-27.chalk"});
+    REQUIRE(driver.wait_planned());
+    driver->choose(Mark::steps);
+    QCoreApplication::processEvents();
+    const QRect bed = driver->bed().geometry();
+    const QPoint line = driver->line().mapTo(&driver.window(), QPoint());
+    driver->show_message({"Something happened", "here",
+                          "Do this about it, at some length so that it may need a line "
+                          "more than one on a narrow window."});
+    QCoreApplication::processEvents();
+    CHECK(driver.visible_text().contains("Something happened"));
+    CHECK(driver->bed().geometry() == bed);
+    CHECK(driver->line().mapTo(&driver.window(), QPoint()) == line);
+    Asked asked(driver->bed());
+    const QPointer<Sheet> sheet = asked.sheet;
+    driver->choose(Mark::stock);
+    CHECK((!sheet || !sheet->isVisible()));
+    CHECK(asked.pressed.isEmpty());
+}
+
+TEST_CASE("what keeps the window from answering is named") {
+    class Slow : public QObject {
+     public:
+        bool event(QEvent* event) override {
+            if (event->type() == QEvent::User) QThread::msleep(40);
+            return QObject::event(event);
+        }
+    };
+    auto* application = qobject_cast<WatchedApplication*>(qApp);
+    REQUIRE(application);
+    std::vector<Stall> stalls;
+    application->tell_stalls_to([&](const Stall& stall) { stalls.push_back(stall); }, std::chrono::milliseconds(20));
+    Slow slow;
+    slow.setObjectName("slow one");
+    QCoreApplication::postEvent(&slow, new QEvent(QEvent::User));
+    QCoreApplication::processEvents();
+    application->tell_stalls_to({});
+    const auto named = [](const Stall& stall) {
+        return stall.where.contains("slow one") && stall.lasted.count() >= 40;
+    };
+    CHECK(std::count_if(stalls.begin(), stalls.end(), named) == 1);
+}
+
+TEST_CASE("all that was left behind is offered in one list, and what is not taken up stays") {
+    QTemporaryDir folder;
+    const auto leave = [&](const QString& name) {
+        JobDocument document;
+        document.replace_unsaved(job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value().job,
+                                 "/nowhere/" + name + ".chalk");
+        Autosave autosave(document, folder.path());
+        autosave.keep_before_end();
+    };
+    leave("bench");
+    leave("gate");
+    leave("sign");
+    WindowOptions options;
+    options.recovery_folder = folder.path();
+    WindowDriver driver(options);
+    REQUIRE(driver->offer_left_behind());
+    for (const char* name : {"bench", "gate", "sign"})
+        CHECK(driver.visible_text().contains(name));
+    const auto press = [&](const QString& name) {
+        for (auto* button : driver.window().findChildren<QPushButton*>())
+            if (button->isVisible() && button->accessibleName() == name) return button->click(), true;
+        return false;
+    };
+    REQUIRE(press("Throw away: gate"));
+    CHECK(Autosave::left_behind(folder.path()).size() == 2);
+    CHECK(driver.visible_text().contains("bench"));
+    REQUIRE(press("Recover: sign"));
+    REQUIRE(wait_for([&] { return driver->document().title() == "sign"; }));
+    CHECK(driver->document().unsaved());
+    const auto left = Autosave::left_behind(folder.path());
+    CHECK(std::any_of(left.begin(), left.end(), [](const LeftBehind& one) { return one.path.contains("bench"); }));
 }

@@ -190,6 +190,22 @@ TEST_CASE("exit codes are kept") {
     CHECK(run("").code == 2);
     CHECK(run("--help").code == 0);
     CHECK(run("plan").code == 2);
+    // All inks: all that this kind can burn. A gradient is a picture, and no cut.
+    const std::string mixed = scratch.write(
+        "mixed.svg",
+        "<svg xmlns='http://www.w3.org/2000/svg' width='60mm' height='40mm' viewBox='0 0 60 40'>"
+        "<linearGradient id='g'><stop stop-color='#000'/><stop offset='1' stop-color='#fff'/></linearGradient>"
+        "<rect x='5' y='5' width='20' height='20' fill='url(#g)'/>"
+        "<path d='M30 5h20v20z' fill='none' stroke='#f00' stroke-width='0.1'/></svg>");
+    for (const char* kind : {"cut", "score", "engrave", "picture"}) {
+        INFO(kind);
+        // What it cannot burn keeps the step it had: the line its own, the gradient a picture's.
+        const auto steps =
+            run("plan " + mixed + " --place 5,5 --step '*=" + kind + ",power=40,speed=2000' --json").json()["steps"];
+        REQUIRE(steps.size() == 2);
+        CHECK((steps[0]["kind"] == kind || steps[1]["kind"] == kind));
+    }
+    CHECK(run("plan " + mixed + " --place 5,5 --step '#ff0000:line=picture'").code == 2);
     CHECK(run("plan " + plate + " --step nonsense").code == 2);
     CHECK(run("plan " + plate + " --step '#000000:fill=engrave,power=300'").code == 2);
     CHECK(run("plan " + plate + " --step '#000000:fill=engrave,angle=north'").code == 2);

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "support/let_through.hpp"
 #include "support/simulator_process.hpp"
 
 #include <chalkline/link/session_runner.hpp>
@@ -101,14 +102,14 @@ TEST_CASE("through a real pty: home, burn, and the link ends when the machine do
     test::SimulatorProcess machine(CHALKLINE_SIM);
     Caller caller(machine.port());
     REQUIRE(caller.wait_for<event::Ready>());
-    caller.ask([](machine::Session& s) { return s.burn(std::make_unique<Square>()); });
+    caller.ask([](machine::Session& s) { return s.burn(test::let_through(std::make_unique<Square>(), s.profile())); });
     const auto refused = caller.wait_for<event::Refused>();
     REQUIRE(refused);
     CHECK(refused->error.code == machine::error::locked);
     caller.ask([](machine::Session& s) { return s.home(); });
     REQUIRE(caller.wait_for<event::Finished>());
     std::this_thread::sleep_for(400ms);  // until a status has told the new place
-    caller.ask([](machine::Session& s) { return s.burn(std::make_unique<Square>()); });
+    caller.ask([](machine::Session& s) { return s.burn(test::let_through(std::make_unique<Square>(), s.profile())); });
     const auto burned = caller.wait_for<event::Finished>();
     REQUIRE(burned);
     CHECK(burned->activity == machine::Activity::burning);

@@ -1,8 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "support/let_through.hpp"
+
 #include <chalkline/base/file.hpp>
-#include <chalkline/machine/encoder.hpp>
-#include <chalkline/machine/session.hpp>
+#include <chalkline/conversation/session.hpp>
+#include <chalkline/encoding/encoder.hpp>
 #include <chalkline/simulator/faults.hpp>
 #include <chalkline/simulator/line_board.hpp>
 
@@ -117,7 +119,9 @@ class BoardBench {
     bool burn(const std::shared_ptr<const machine::Program>& program) {
         finished = 0;
         failed.clear();
-        return session->burn(std::make_unique<machine::SharedEncoder>(program, profile)).has_value();
+        return session
+            ->burn(test::let_through(std::make_unique<machine::SharedEncoder>(program, profile), session->profile()))
+            .has_value();
     }
     bool over() {
         return until([&] { return finished > 0 || !failed.empty() || stopped; }) &&

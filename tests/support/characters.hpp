@@ -1,6 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include "support/let_through.hpp"
 #include "support/virtual_machine.hpp"
+
+#include <chalkline/encoding/encoder.hpp>
 
 #include <catch2/catch.hpp>
 
@@ -48,7 +51,8 @@ inline std::vector<Character> characters() {
 inline double seconds_on(const machine::Program& program, const machine::MachineProfile& profile) {
     VirtualMachine vm(profile);
     vm.make_ready();
-    REQUIRE(vm.session.burn(std::make_unique<machine::Encoder>(program, vm.session.profile())));
+    REQUIRE(vm.session.burn(
+        test::let_through(std::make_unique<machine::Encoder>(program, vm.session.profile()), vm.session.profile())));
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().begun.operation >= 0; }));
     const double before = vm.controller.now();
     vm.run(0.05);

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/encoding/encoder.hpp>
 #include <chalkline/geometry/point.hpp>
-#include <chalkline/machine/encoder.hpp>
 
 #include <charconv>
 #include <map>

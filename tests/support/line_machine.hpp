@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <chalkline/machine/next_step.hpp>
-#include <chalkline/machine/session.hpp>
+#include <chalkline/conversation/next_step.hpp>
+#include <chalkline/conversation/session.hpp>
 #include <chalkline/simulator/line_board.hpp>
 
 #include <catch2/catch.hpp>

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <chalkline/machine/realtime_session.hpp>
+#include <chalkline/conversation/realtime_session.hpp>
 #include <chalkline/simulator/controller.hpp>
 
 #include <memory>

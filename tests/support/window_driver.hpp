@@ -26,11 +26,9 @@ inline bool wait_for(const std::function<bool()>& condition, int milliseconds = 
 class WindowDriver {
  public:
     explicit WindowDriver(const QString& simulator_speed = "max", const QString& recipes = {},
-                          const QString& history = {}) {
-        app::WindowOptions options;
-        options.history = history;
-        options.recipes = recipes;
-        options.simulator_speed = simulator_speed;
+                          const QString& history = {})
+        : WindowDriver(options_of(simulator_speed, recipes, history)) {}
+    explicit WindowDriver(const app::WindowOptions& options) {
         window_ = std::make_unique<app::MainWindow>(options);
         window_->resize(1280, 800);  // the screen without a screen is smaller
         window_->show();
@@ -111,6 +109,14 @@ class WindowDriver {
     }
 
  private:
+    static app::WindowOptions options_of(const QString& simulator_speed, const QString& recipes,
+                                         const QString& history) {
+        app::WindowOptions options;
+        options.history = history;
+        options.recipes = recipes;
+        options.simulator_speed = simulator_speed;
+        return options;
+    }
     std::unique_ptr<app::MainWindow> window_;
 };
 

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "pictures.hpp"
 
+#include <chalkline/encoding/encoder.hpp>
 #include <chalkline/job/edits.hpp>
 #include <chalkline/job/placing.hpp>
-#include <chalkline/machine/encoder.hpp>
 #include <chalkline/planning/plan.hpp>
 #include <chalkline/raster/preparation.hpp>
 

@@ -117,7 +117,7 @@ machine::Program wiggles(std::size_t moves) {
 
 Figure paced(const std::string& what, const machine::Program& program, std::size_t count) {
     const machine::MachineProfile machine;
-    const auto took = timed(5, [&](int) { (void)planning::time_of(program, machine); });
+    const auto took = timed(5, [&](int) { (void)timing::time_of(program, machine); });
     const double encoded = milliseconds([&] {
         machine::Encoder encoder(program, machine);
         for (machine::ProgramLine line; encoder.next(line);) {

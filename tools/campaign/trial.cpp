@@ -1,12 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trial.hpp"
 
+#include <chalkline/clearance/clear.hpp>
+#include <chalkline/conversation/realtime_session.hpp>
 #include <chalkline/history/burn_folders.hpp>
 #include <chalkline/history/journal_file.hpp>
-#include <chalkline/machine/realtime_session.hpp>
 #include <chalkline/machine/rest.hpp>
 #include <chalkline/machine/walk.hpp>
 #include <chalkline/simulator/line_board.hpp>
+#include <chalkline/timing/time_model.hpp>
 
 #include <fmt/format.h>
 #include <unistd.h>
@@ -38,6 +40,12 @@ constexpr double step = 0.002;  // s between looks at the link
 constexpr double cells_per_mm = 5;
 constexpr double hand = 0.5;      // s a maker takes to press a button
 constexpr double patience = 600;  // s of trouble before it is given up
+
+/// REQUIRES: nothing stands against it.
+clearance::ClearedProgram cleared(machine::Program program, const machine::MachineProfile& machine) {
+    const planning::CheckGround ground{machine};
+    return clearance::clear(clearance::FileRequest{std::move(program), ground}).passed().value();
+}
 
 /// Lays the lit way of the program between two places on a map, moved by `by`; its length, mm.
 double lay(const machine::Program& program, ProgramPlace after, ProgramPlace up_to, geometry::Point by,
@@ -243,7 +251,7 @@ class Workshop {
         if (first) begun_at_ = controller_.now();
         if (std::exchange(fresh_session_, false)) result_.first_lines.push_back(controller_.now());
         if (const auto& at = session_->snapshot().position) bed_at_ = controller_.head() - *at;
-        burning_ = session_->burn(std::make_unique<machine::SharedEncoder>(program, work_.profile)).has_value();
+        burning_ = session_->burn(cleared(*program, work_.profile)).has_value();
         if (burning_ && !own_troubles_.empty()) keep(first);
     }
 
@@ -398,7 +406,8 @@ Verdict compare(const Work& work, const Burned& once, const Burned& burned, cons
         const auto at_beginning = [&](double begun) {
             return trouble.fault.at >= begun && trouble.fault.at < begun + unseen;
         };
-        return trouble.bends_a_line() && std::any_of(burned.first_lines.begin(), burned.first_lines.end(), at_beginning);
+        return trouble.bends_a_line() &&
+               std::any_of(burned.first_lines.begin(), burned.first_lines.end(), at_beginning);
     });
     double bent = never_seen  ? once.beam_on_mm * work.profile.spot
                   : bends > 0 ? std::min(static_cast<double>(bends) * one_line, most)
@@ -422,23 +431,15 @@ Verdict compare(const Work& work, const Burned& once, const Burned& burned, cons
 
 namespace {
 
-/// The lines of a program, over and over.
-class RoundAndRound : public machine::LineSource {
- public:
-    RoundAndRound(const Work& work, const bool& enough) : work_(work), enough_(enough) { again(); }
-    bool next(machine::ProgramLine& line) override {
-        if (lines_->next(line)) return true;
-        if (enough_) return false;
-        again();
-        return lines_->next(line);
-    }
-
- private:
-    void again() { lines_ = std::make_unique<machine::SharedEncoder>(work_.program, work_.profile); }
-    const Work& work_;
-    const bool& enough_;
-    std::unique_ptr<machine::LineSource> lines_;
-};
+/// A program over and over, for at least so long.
+machine::Program repeated(const Work& work, double seconds) {
+    const double once = timing::time_of(*work.program, work.profile).finished_at.back();
+    machine::Program all = *work.program;
+    all.passages.clear();
+    for (double time = once; time < seconds; time += once)
+        all.operations.insert(all.operations.end(), work.program->operations.begin(), work.program->operations.end());
+    return all;
+}
 
 /// Resident memory, KiB, as the kernel counts it (proc(5), statm).
 long resident_kib() {
@@ -455,7 +456,8 @@ Endured burn_for(const Work& work, double seconds) {
     simulator::Controller controller(work.profile, work.board);
     machine::RealtimeSession session(work.profile, 0.3);
     session.opened(0);
-    bool enough = false, burning = false;
+    const clearance::ClearedProgram program = cleared(repeated(work, seconds), work.profile);
+    bool burning = false;
     long at_first = 0;
     while (!endured.whole && controller.now() < seconds * 1.2 + 600) {
         if (const std::string answers = controller.take_output(); !answers.empty())
@@ -468,9 +470,8 @@ Endured burn_for(const Work& work, double seconds) {
         const auto& now = session.snapshot();
         if (!burning && now.activity == Activity::none && now.state == ControllerState::alarm) (void)session.home();
         if (!burning && now.activity == Activity::none && now.position_sure && now.position)
-            burning = session.burn(std::make_unique<RoundAndRound>(work, enough)).has_value();
+            burning = session.burn(program).has_value();
         if (at_first == 0 && controller.now() > seconds / 10) at_first = resident_kib();
-        enough = controller.now() > seconds;
         endured.lines = now.lines_done;
         controller.advance(step);
     }

@@ -34,9 +34,9 @@ struct Burned {
     bool finished = false;
     double seconds = 0;  ///< virtual, from the first line to the last
     double beam_on_mm = 0;
-    double at_rest_s = 0;   ///< longest time the beam stood lit on one place
-    int breaks = 0;         ///< times it broke off and was gone on with
-    double allowed_mm = 0;  ///< what planner and buffer could hold at the breaks
+    double at_rest_s = 0;               ///< longest time the beam stood lit on one place
+    int breaks = 0;                     ///< times it broke off and was gone on with
+    double allowed_mm = 0;              ///< what planner and buffer could hold at the breaks
     std::vector<double> first_lines{};  ///< s; when a Chalkline that had seen nothing yet began to send
     simulator::DoseMap dose, allowed;
     std::string last_word{};  ///< code of the last thing that failed

@@ -3,9 +3,6 @@
 
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/job/chalk_file.hpp>
-#include <chalkline/machine/program_text.hpp>
-#include <chalkline/planning/checks.hpp>
-#include <chalkline/planning/program_checker.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <fmt/format.h>
@@ -30,38 +27,22 @@ Json waits(const machine::Snapshot& now) {
 
 }  // namespace
 
-/// Holds what will be sent against the safety rules, and counts it.
-Result<void> check(Work& work) {
-    const auto program = work.program();
-    const planning::ProgramLimits limits = work.job ? planning::limits_of(*work.job, work.machine, *program)
-                                                    : planning::ProgramLimits{work.machine, {}, {}};
-    machine::Encoder lines(*program, work.machine);
-    const auto faults = planning::check_program(lines, limits);
-    if (!faults.empty()) {
-        const auto message = wording::describe(faults.front());
-        return fail(error::program_unsafe, {{"reason", message.what.toStdString()}}, message.where.toStdString());
-    }
-    machine::Encoder counted(*program, work.machine);
-    for (machine::ProgramLine line; counted.next(line);)
-        ++work.lines;
-    return {};
+Result<void> require_passed(const Work& work, const std::string& file) {
+    if (work.cleared.error) return tl::unexpected(*work.cleared.error);
+    const auto why = wording::obstacle(work.cleared);
+    if (!why) return {};
+    return fail(error::program_unsafe, {{"reason", why->what.toStdString()}},
+                why->where.isEmpty() ? file : why->where.toStdString());
 }
 
 Result<Work> planned(const MachineCommand& command, const machine::MachineProfile& flat,
                      const Surroundings& surroundings) {
     auto input = load_input(command.file, command.job, flat, surroundings);
     if (!input) return tl::unexpected(input.error());
-    Work work{.plan = {}, .machine = input->machine};
-    if (const job::Job* job = input->job()) {
-        auto plan = planning::plan(*job, work.machine);
-        if (!plan) return tl::unexpected(plan.error());
-        work.plan = std::make_shared<const planning::Plan>(std::move(*plan));
-        work.job = *job;
-    } else {
-        auto program = machine::read_program(*std::get<1>(input->content), work.machine, command.file);
-        if (!program) return tl::unexpected(program.error());
-        work.plan = std::make_shared<const planning::Plan>(planning::plan_of(std::move(*program), work.machine));
-    }
+    auto cleared = clear(*input, command.job, command.file);
+    if (!cleared) return tl::unexpected(cleared.error());
+    Work work{std::move(*cleared), input->machine, {}};
+    if (const job::Job* job = input->job()) work.job = *job;
     return work;
 }
 
@@ -69,12 +50,7 @@ Result<Work> work_for_burn(const MachineCommand& command, const machine::Machine
                            const Surroundings& surroundings) {
     auto work = planned(command, flat, surroundings);
     if (!work) return work;
-    if (work->job)
-        for (const auto& found : planning::check_job(*work->job, {work->machine}))
-            if (found.blocks())
-                return fail(error::program_unsafe, {{"reason", wording::describe(found).what.toStdString()}},
-                            command.file);
-    if (auto safe = check(*work); !safe) return tl::unexpected(safe.error());
+    if (auto passed = require_passed(*work, command.file); !passed) return tl::unexpected(passed.error());
     return work;
 }
 
@@ -86,9 +62,8 @@ Conversation::Step Run::go(Activity activity, link::SessionRunner::Request reque
 }
 
 link::SessionRunner::Request streamed(const Work& work, Activity activity, const machine::Trims& trims) {
-    return [program = work.program(), machine = work.machine, activity, trims](machine::Session& session) {
-        auto lines = std::make_unique<machine::SharedEncoder>(program, machine);
-        return activity == Activity::framing ? session.frame(std::move(lines)) : session.burn(std::move(lines), trims);
+    return [program = *work.cleared.program, activity, trims](machine::Session& session) {
+        return activity == Activity::framing ? session.frame(program) : session.burn(program, trims);
     };
 }
 
@@ -102,10 +77,10 @@ void Run::tell_done() const {
 double Run::share_done() const {
     // What runs from the controller's own store tells no more than how far it was read.
     if (const auto& share = talk_.now().stored_share) return *share;
-    const auto& ends = work_.plan->finished_at;
+    const auto& ends = work_.plan().finished_at;
     const machine::ProgramPlace done = work_.in_whole(talk_.now().done);
-    if (done.operation < 0 || work_.plan->total.seconds() <= 0) return 0;
-    return ends[std::min(static_cast<std::size_t>(done.operation), ends.size() - 1)] / work_.plan->total.seconds();
+    if (done.operation < 0 || work_.plan().total.seconds() <= 0) return 0;
+    return ends[std::min(static_cast<std::size_t>(done.operation), ends.size() - 1)] / work_.plan().total.seconds();
 }
 
 double Run::elapsed() const {
@@ -114,16 +89,17 @@ double Run::elapsed() const {
 
 Json Run::progress(bool finished) const {
     const auto& now = talk_.now();
-    const std::int64_t done = finished ? work_.lines : now.lines_done;
-    const double share = now.stored_share  ? *now.stored_share
-                         : work_.lines > 0 ? static_cast<double>(done) / static_cast<double>(work_.lines)
-                                           : 0;
+    const std::int64_t done = finished ? work_.cleared.lines : now.lines_done;
+    const double share = now.stored_share ? *now.stored_share
+                         : work_.cleared.lines > 0
+                             ? static_cast<double>(done) / static_cast<double>(work_.cleared.lines)
+                             : 0;
     Json json{{"state", wording::state(now).toStdString()},
               {"lines_done", done},
-              {"lines", work_.lines},
+              {"lines", work_.cleared.lines},
               {"share", finished ? 1 : share},
               {"elapsed_s", elapsed()},
-              {"left_s", finished ? 0.0 : work_.plan->total.seconds() * (1 - share_done())},
+              {"left_s", finished ? 0.0 : work_.plan().total.seconds() * (1 - share_done())},
               {"position_mm", now.position ? Json{now.position->x, now.position->y} : Json(nullptr)},
               {"silent_s", now.silent_for},
               {"waits", waits(now)},
@@ -139,7 +115,7 @@ void Run::show() const {
     else if (now.stored_share)
         say(fmt::format("{:.0f} %", *now.stored_share * 100));
     else
-        say(std::to_string(now.lines_done) + " / " + std::to_string(work_.lines) + " " + translated("lines"));
+        say(std::to_string(now.lines_done) + " / " + std::to_string(work_.cleared.lines) + " " + translated("lines"));
 }
 
 // ---------------------------------------------------------------- what is kept of it
@@ -152,9 +128,9 @@ history::BurnRecord bare_record(const MachineCommand& command, const Work& work)
     record.path = file.absoluteFilePath();
     record.machine = QString::fromStdString(work.machine.name);
     record.port = QString::fromStdString(command.port);
-    record.planned = work.plan->total.seconds();
+    record.planned = work.plan().total.seconds();
     if (work.job) {
-        for (const auto& report : work.plan->steps)
+        for (const auto& report : work.plan().steps)
             if (const job::Step* step = work.job->step(report.step)) record.steps << wording::in_short(step->settings);
         if (const auto& stock = work.job->stock)
             record.material =
@@ -171,7 +147,7 @@ history::BurnRecord fresh_record(const MachineCommand& command, const Work& work
     if (work.job)
         if (auto chalk = job::to_chalk(*work.job)) bytes = std::move(*chalk);
     auto kept = folders.keep(record);
-    if (kept) kept = folders.keep_work(record, bytes, work.plan->program);
+    if (kept) kept = folders.keep_work(record, bytes, work.plan().program);
     warn(kept);
     return record;
 }
@@ -184,7 +160,7 @@ Keeping::Keeping(history::BurnRecord record, const Work& work, Conversation& tal
     lock_ = folders_.hold(record_);
     journal_ = std::make_shared<history::JournalFile>(record_.journal_file().toStdString(),
                                                       [](const Error& error) { warn(tl::unexpected(error)); });
-    journal_->begin(work.rest);
+    journal_->begin(work.cleared.rest);
     talk_.set_witness(journal_);
 }
 

@@ -2,38 +2,35 @@
 #pragma once
 #include "conversation.hpp"
 
+#include <chalkline/clearance/clear.hpp>
 #include <chalkline/history/burn_folders.hpp>
 #include <chalkline/history/journal_file.hpp>
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/rest.hpp>
-#include <chalkline/planning/plan.hpp>
 
 #include <chrono>
 
 // What the commands that burn have in common: the checks before, what is shown meanwhile, what is kept of it.
 namespace chalkline::cli {
 
-/// A program that passed its checks, with what is kept of its burn.
+/// A program that was let through, with what is kept of its burn.
 struct Work {
-    std::shared_ptr<const planning::Plan> plan;   ///< of the whole
-    std::shared_ptr<const machine::Rest> rest{};  ///< what is left of it; null: all
-    machine::MachineProfile machine{};            ///< as the job finds it
-    std::optional<job::Job> job{};                ///< none: a program from a file
-    std::int64_t lines = 0;
+    clearance::Clearance cleared;
+    machine::MachineProfile machine{};  ///< as the job finds it
+    std::optional<job::Job> job{};      ///< none: a program from a file
 
-    std::shared_ptr<const machine::Program> program() const {
-        if (rest) return {rest, &rest->program};
-        return {plan, &plan->program};
+    const planning::Plan& plan() const { return *cleared.plan; }  ///< of the whole
+    machine::ProgramPlace in_whole(machine::ProgramPlace place) const {
+        return cleared.rest ? cleared.rest->in_whole(place) : place;
     }
-    machine::ProgramPlace in_whole(machine::ProgramPlace place) const { return rest ? rest->in_whole(place) : place; }
 };
 
-/// Holds what will be sent against the safety rules, and counts it.
-Result<void> check(Work& work);
-/// The program of a file, not checked yet.
+/// An error in the words of the command line while something stands against the program.
+Result<void> require_passed(const Work& work, const std::string& file);
+/// The program of a file, whatever stands against it.
 Result<Work> planned(const MachineCommand& command, const machine::MachineProfile& flat,
                      const Surroundings& surroundings);
-/// The same after all checks of a burn.
+/// The same when it may be burned.
 Result<Work> work_for_burn(const MachineCommand& command, const machine::MachineProfile& flat,
                            const Surroundings& surroundings);
 

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "conversation.hpp"
 
+#include <chalkline/conversation/contradictions.hpp>
 #include <chalkline/link/darken.hpp>
-#include <chalkline/machine/contradictions.hpp>
 #include <chalkline/wording/machine_words.hpp>
 #include <chalkline/wording/wording.hpp>
 

@@ -10,6 +10,7 @@
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
 #include <chalkline/job/round_piece.hpp>
+#include <chalkline/machine/program_text.hpp>
 #include <chalkline/recipes/library.hpp>
 
 #include <algorithm>
@@ -215,7 +216,13 @@ Result<job::Job> apply_steps(job::Job job, const std::vector<std::string>& texts
         if (!changed) return changed;
         job = std::move(*changed);
         for (const auto& routed : job::routed_inks(job))
-            if (request->takes(routed.ink)) job = *job::route_ink(std::move(job), routed.ink, id);
+            if (request->takes(routed.ink)) {
+                auto taken = job::route_ink(job, routed.ink, id);
+                if (taken)
+                    job = std::move(*taken);
+                else if (request->ink || request->pictures)  // all of them: all that this kind can burn
+                    return fail(error::bad_step, {{"text", text}});
+            }
     }
     std::erase_if(job.steps, [&](const job::Step& step) { return !job.has_work(step); });
     return job;
@@ -409,6 +416,26 @@ Result<Input> load_input(const std::string& path, const JobOptions& options, con
     if (job) job = apply_options(std::move(*job), options, machine);
     if (!job) return tl::unexpected(job.error());
     return Input{std::move(*job), machine};
+}
+
+Result<planning::CheckGround> ground_for(const machine::MachineProfile& machine, const JobOptions& options) {
+    planning::CheckGround ground{machine};
+    const auto store = recipes_if_any(options.store);
+    if (!store) return ground;
+    if (!*store) return tl::unexpected(store->error());
+    const auto rules = (*store)->rules();
+    if (!rules) return tl::unexpected(rules.error());
+    ground.ceiling = rules->ceiling;
+    return ground;
+}
+
+Result<clearance::Clearance> clear(const Input& input, const JobOptions& options, const std::string& file) {
+    const auto ground = ground_for(input.machine, options);
+    if (!ground) return tl::unexpected(ground.error());
+    if (const job::Job* job = input.job()) return clearance::clear(clearance::JobRequest{*job, *ground});
+    auto program = machine::read_program(*std::get<1>(input.content), input.machine, file);
+    if (!program) return tl::unexpected(program.error());
+    return clearance::clear(clearance::FileRequest{std::move(*program), *ground});
 }
 
 }  // namespace chalkline::cli

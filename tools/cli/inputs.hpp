@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/art/artwork.hpp>
+#include <chalkline/clearance/clear.hpp>
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/profile.hpp>
-#include <chalkline/planning/plan.hpp>
 #include <chalkline/recipes/store.hpp>
 #include <chalkline/surroundings/surroundings.hpp>
 
@@ -50,6 +50,8 @@ struct JobOptions {
 
 /// Opens the recipes, the application's when no file is named; says on stderr what had to be done for it.
 Result<recipes::Store> open_recipes(const std::string& named);
+/// The same, but makes no file: nothing where there is none.
+std::optional<Result<recipes::Store>> recipes_if_any(const std::string& named);
 
 Result<machine::MachineProfile> load_machine(const std::string& path);
 
@@ -61,5 +63,10 @@ struct Input {
 };
 Result<Input> load_input(const std::string& path, const JobOptions& options, const machine::MachineProfile& flat,
                          const Surroundings& surroundings);
+
+/// What programs are held against: the machine, and the ceiling of the workshop whose recipes these are.
+Result<planning::CheckGround> ground_for(const machine::MachineProfile& machine, const JobOptions& options);
+/// Lets a job or a program through, or tells what stands against it. Errors: a program that cannot be read.
+Result<clearance::Clearance> clear(const Input& input, const JobOptions& options, const std::string& file);
 
 }  // namespace chalkline::cli

@@ -23,19 +23,16 @@ Json to_json(const std::vector<geometry::Point>& points) {
     return list;
 }
 
-/// Round the box of what the program burns. `hull`: of the same.
+/// Round the box of what the program burns, whatever else stands against it.
 Result<Work> work_for_frame(const MachineCommand& command, const machine::MachineProfile& flat,
-                            const Surroundings& surroundings, std::vector<geometry::Point>& hull) {
+                            const Surroundings& surroundings) {
     const auto burn = planned(command, flat, surroundings);
     if (!burn) return tl::unexpected(burn.error());
-    hull = planning::lit_hull(burn->plan->program);
-    const auto line = planning::frame_line(hull, planning::FrameWay::box);
-    if (!line) return tl::unexpected(line.error());
-    auto frame = planning::frame_program(*line, {}, burn->machine);
-    if (!frame) return tl::unexpected(frame.error());
-    Work work{.plan = std::make_shared<const planning::Plan>(planning::plan_of(std::move(*frame), burn->machine)),
-              .machine = burn->machine};
-    if (auto safe = check(work); !safe) return tl::unexpected(safe.error());
+    if (burn->cleared.error) return tl::unexpected(*burn->cleared.error);
+    Work work{clearance::clear(clearance::FrameRequest{burn->cleared.hull, planning::FrameWay::box, {}, burn->machine}),
+              burn->machine,
+              {}};
+    if (auto passed = require_passed(work, command.file); !passed) return tl::unexpected(passed.error());
     return work;
 }
 
@@ -60,14 +57,11 @@ int run_ports(bool json) {
 int run_frame(const MachineCommand& command, const Surroundings& surroundings) {
     const auto machine = load_machine(command.job.machine);
     if (!machine) return report(machine.error(), command.json);
-    std::vector<geometry::Point> hull;
-    auto work = work_for_frame(command, *machine, surroundings, hull);
+    auto work = work_for_frame(command, *machine, surroundings);
     if (!work) return report(work.error(), command.json);
     if (command.json) {
-        geometry::Box box;
-        for (const geometry::Point corner : hull)
-            box.add(corner);
-        print_line({{"box_mm", to_json(box)}, {"hull_mm", to_json(hull)}});
+        const auto& hull = work->cleared.hull;
+        print_line({{"box_mm", to_json(geometry::bounds(hull))}, {"hull_mm", to_json(hull)}});
     }
     Conversation talk(command, work->machine);
     if (const auto failed = talk.connect()) return *failed;
@@ -105,7 +99,7 @@ int run_go_on(const GoOnCommand& command, const Surroundings& surroundings) {
     auto left = folders.left_over(*record);
     if (!left) return report(left.error(), command.json);
 
-    Work work{.plan = {}, .machine = *flat};
+    Work work{{}, *flat, {}};
     const auto left_at = left->place();
     const machine::JournalNote note = left->journal.last;
     if (QFileInfo::exists(record->job_file())) {
@@ -114,7 +108,10 @@ int run_go_on(const GoOnCommand& command, const Surroundings& surroundings) {
         work.machine = input->machine;
         work.job = *input->job();
     }
-    work.plan = std::make_shared<const planning::Plan>(planning::plan_of(std::move(left->program), work.machine));
+    const auto ground = ground_for(work.machine, command.job);
+    if (!ground) return report(ground.error(), command.json);
+    const auto whole =
+        std::make_shared<const planning::Plan>(planning::plan_of(std::move(left->program), work.machine));
 
     Conversation talk(command, work.machine);
     if (const auto failed = talk.connect(left_at)) return *failed;
@@ -122,13 +119,14 @@ int run_go_on(const GoOnCommand& command, const Surroundings& surroundings) {
     const auto& now = talk.now();
     // A board that stayed on stands where what it had been sent ended; one that was stopped, where it came to rest.
     if (now.place_continued && now.position)
-        from = machine::done_at_rest(work.plan->program, note.done, note.begun, *now.position);
+        from = machine::done_at_rest(whole->program, note.done, note.begun, *now.position);
     if (const auto failed = talk.settle_place()) return *failed;
-    work.rest = std::make_shared<const machine::Rest>(
-        machine::rest_of(work.plan->program, machine::backed_up(work.plan->program, from, command.overlap)));
-    if (auto safe = check(work); !safe) return report(safe.error(), command.json);
+    work.cleared = clearance::clear(clearance::RestRequest{
+        whole, machine::backed_up(whole->program, from, command.overlap), work.job ? &*work.job : nullptr, *ground});
+    if (auto passed = require_passed(work, record->path.toStdString()); !passed)
+        return report(passed.error(), command.json);
     say(fmt::format(fmt::runtime(translated("going on with “{}”, {} lines are left")), record->title.toStdString(),
-                    work.lines));
+                    work.cleared.lines));
     return burn(command, work, talk, *record, streamed(work, Activity::burning, note.trims));
 }
 

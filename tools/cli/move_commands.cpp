@@ -3,7 +3,7 @@
 #include "conversation.hpp"
 
 #include <chalkline/base/file.hpp>
-#include <chalkline/machine/contradictions.hpp>
+#include <chalkline/conversation/contradictions.hpp>
 #include <chalkline/wording/controller_settings.hpp>
 #include <chalkline/wording/wording.hpp>
 

@@ -96,7 +96,7 @@ Json to_json(const planning::Check& check, const job::Job& job) {
     return json;
 }
 
-Json to_json(const planning::ProgramFault& fault) {
+Json to_json(const safety::ProgramFault& fault) {
     const auto message = wording::describe(fault);
     return {{"code", fault.code.substr(fault.code.find('.') + 1)},
             {"severity", "blocking"},

@@ -3,7 +3,7 @@
 #include <chalkline/base/result.hpp>
 #include <chalkline/geometry/point.hpp>
 #include <chalkline/planning/checks.hpp>
-#include <chalkline/planning/program_checker.hpp>
+#include <chalkline/safety/program_checker.hpp>
 
 #include <nlohmann/json.hpp>
 
@@ -34,7 +34,7 @@ void say(const std::string& line);  ///< on stderr
 Json number(double value);
 Json to_json(const geometry::Box& box);
 Json to_json(const planning::Check& check, const job::Job& job);
-Json to_json(const planning::ProgramFault& fault);
+Json to_json(const safety::ProgramFault& fault);
 
 /// Code of a notice as scripts see it: without the library, "unsupported-filter" for a feature.
 std::string short_code(const Notice& notice);

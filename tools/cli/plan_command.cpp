@@ -4,10 +4,10 @@
 
 #include <chalkline/base/file.hpp>
 #include <chalkline/base/units_text.hpp>
-#include <chalkline/machine/encoder.hpp>
+#include <chalkline/encoding/encoder.hpp>
 #include <chalkline/machine/program_text.hpp>
 #include <chalkline/planning/checks.hpp>
-#include <chalkline/planning/program_checker.hpp>
+#include <chalkline/safety/program_checker.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QCryptographicHash>
@@ -24,7 +24,7 @@ bool blocks(const std::vector<planning::Check>& checks) {
     return std::any_of(checks.begin(), checks.end(), [](const planning::Check& check) { return check.blocks(); });
 }
 
-Json checks_json(const std::vector<planning::Check>& checks, const std::vector<planning::ProgramFault>& faults,
+Json checks_json(const std::vector<planning::Check>& checks, const std::vector<safety::ProgramFault>& faults,
                  const job::Job& job) {
     Json list = Json::array();
     for (const auto& check : checks)
@@ -44,22 +44,24 @@ void print_checks(const Json& checks) {
     }
 }
 
-/// A program file stands for itself: the machine's limits alone.
-std::vector<planning::ProgramFault> check_text(std::shared_ptr<const std::string> text,
-                                               const machine::MachineProfile& machine) {
+/// The very words of a program file, which another sender would send.
+std::vector<safety::ProgramFault> check_text(std::shared_ptr<const std::string> text,
+                                             const planning::CheckGround& ground) {
     machine::TextLines lines(std::move(text));
-    return planning::check_program(lines, {machine, {}, {}});
+    safety::ProgramLimits limits{ground.machine, {}, {}};
+    limits.most = ground.ceiling.value_or(limits.most);
+    return safety::check_program(lines, limits);
 }
 
-const char* to_text(planning::SpeedLimit limit) {
+const char* to_text(timing::SpeedLimit limit) {
     switch (limit) {
-        case planning::SpeedLimit::none:
+        case timing::SpeedLimit::none:
             return "rate";
-        case planning::SpeedLimit::acceleration:
+        case timing::SpeedLimit::acceleration:
             return "acceleration";
-        case planning::SpeedLimit::lookahead:
+        case timing::SpeedLimit::lookahead:
             return "lookahead";
-        case planning::SpeedLimit::link:
+        case timing::SpeedLimit::link:
             return "link";
     }
     return "";
@@ -92,46 +94,34 @@ std::size_t runs_ridden(const machine::Program& program) {
 
 }  // namespace
 
-/// A program from a file, timed as one that was planned here.
-static Result<planning::Plan> plan_of_text(const std::string& text, const machine::MachineProfile& machine,
-                                           const std::string& file) {
-    auto program = machine::read_program(text, machine, file);
-    if (!program) return tl::unexpected(program.error());
-    return planning::plan_of(std::move(*program), machine);
-}
-
 int run_plan(const PlanCommand& command, const Surroundings& surroundings) {
     const auto flat = load_machine(command.job.machine);
     if (!flat) return report(flat.error(), command.json);
     const auto input = load_input(command.file, command.job, *flat, surroundings);
     if (!input) return report(input.error(), command.json);
-    const machine::MachineProfile& machine = input->machine;
     const job::Job job = input->job() ? *input->job() : job::Job{};
-    const auto plan =
-        input->job() ? planning::plan(job, machine) : plan_of_text(*std::get<1>(input->content), machine, command.file);
-    if (!plan) {
-        Error error = plan.error();
+    const auto cleared = clear(*input, command.job, command.file);
+    if (!cleared) return report(cleared.error(), command.json);
+    if (cleared->error) {
+        Error error = *cleared->error;
         error.file = command.file;
         return report(error, command.json);
     }
-    const std::string text = machine::encode_all(plan->program, machine);
-    machine::Encoder lines(plan->program, machine);
-    const auto faults = planning::check_program(lines, input->job() ? planning::limits_of(job, machine, plan->program)
-                                                                    : planning::ProgramLimits{machine, {}, {}});
-    auto checks = input->job() ? planning::check_job(job, {machine}) : std::vector<planning::Check>{};
-    const auto found = planning::check_plan(*plan);
-    checks.insert(checks.end(), found.begin(), found.end());
-    if (!command.output.empty() && faults.empty())
+    const auto& plan = cleared->plan;
+    // What does not pass is told, and not written.
+    const std::string text = machine::encode_all(plan->program, input->machine);
+    const bool writes = !command.output.empty() && cleared->faults.empty();
+    if (writes)
         if (auto written = replace_file(command.output, text); !written) return report(written.error(), command.json);
 
     Json steps = Json::array();
     for (const auto& step : plan->steps)
         if (const job::Step* settings = job.step(step.step)) steps.push_back(step_json(step, *settings));
-    const Json list = checks_json(checks, faults, job);
+    const Json list = checks_json(cleared->checks, cleared->faults, job);
     if (command.json) {
         print({{"job", command.file},
                {"program",
-                {{"path", command.output.empty() || !faults.empty() ? Json(nullptr) : Json(command.output)},
+                {{"path", writes ? Json(command.output) : Json(nullptr)},
                  {"lines", std::count(text.begin(), text.end(), '\n')},
                  {"bytes", text.size()},
                  {"runs", runs_ridden(plan->program)},
@@ -155,7 +145,7 @@ int run_plan(const PlanCommand& command, const Surroundings& surroundings) {
                    std::to_string(text.size()) + " " + translated("bytes"));
         print_checks(list);
     }
-    return blocks(checks) || !faults.empty() ? check_failed : done;
+    return cleared->program ? done : check_failed;
 }
 
 int run_check(const PlanCommand& command, const Surroundings& surroundings) {
@@ -163,21 +153,18 @@ int run_check(const PlanCommand& command, const Surroundings& surroundings) {
     if (!flat) return report(flat.error(), command.json);
     const auto input = load_input(command.file, command.job, *flat, surroundings);
     if (!input) return report(input.error(), command.json);
-    const machine::MachineProfile& machine = input->machine;
+    const job::Job job = input->job() ? *input->job() : job::Job{};
     std::vector<planning::Check> checks;
-    std::vector<planning::ProgramFault> faults;
-    job::Job job;
+    std::vector<safety::ProgramFault> faults;
     if (input->job()) {
-        job = *input->job();
-        checks = planning::check_job(job, {machine});
-        if (const auto plan = planning::plan(job, machine)) {
-            machine::Encoder lines(plan->program, machine);
-            faults = planning::check_program(lines, planning::limits_of(job, machine, plan->program));
-            const auto found = planning::check_plan(*plan);
-            checks.insert(checks.end(), found.begin(), found.end());
-        }
+        auto cleared = clear(*input, command.job, command.file);
+        if (!cleared) return report(cleared.error(), command.json);
+        checks = std::move(cleared->checks);
+        faults = std::move(cleared->faults);
     } else {
-        faults = check_text(std::get<1>(input->content), machine);
+        const auto ground = ground_for(input->machine, command.job);
+        if (!ground) return report(ground.error(), command.json);
+        faults = check_text(std::get<1>(input->content), *ground);
     }
     const bool good = !blocks(checks) && faults.empty();
     const Json list = checks_json(checks, faults, job);

@@ -11,6 +11,7 @@
 #include <QDateTime>
 #include <QStandardPaths>
 #include <algorithm>
+#include <filesystem>
 
 namespace chalkline::cli {
 namespace {
@@ -116,6 +117,11 @@ int run_export(const RecipesCommand& command, const std::vector<Recipe>& all) {
 }
 
 }  // namespace
+
+std::optional<Result<Store>> recipes_if_any(const std::string& named) {
+    if (!std::filesystem::exists(store_file(named))) return {};
+    return open_recipes(named);
+}
 
 Result<Store> open_recipes(const std::string& named) {
     auto store = Store::open(store_file(named), now("yyyy-MM-dd"));

@@ -2,9 +2,8 @@
 // The controller's own store: what is on it, sending a program there, starting it, deleting it.
 #include "burning.hpp"
 
+#include <chalkline/conversation/contradictions.hpp>
 #include <chalkline/history/stored_programs.hpp>
-#include <chalkline/machine/contradictions.hpp>
-#include <chalkline/machine/program_text.hpp>
 
 #include <fmt/format.h>
 
@@ -88,18 +87,18 @@ int run_send(const StoreCommand& command, const Surroundings& surroundings) {
     if (name.empty()) return report({std::string(error::bad_store_name), {}, {}, 0}, command.json);
 
     Run run(command, *work, talk);
-    const auto request = [name, program = work->program(), profile = work->machine](Session& session) {
-        return session.store(name, std::make_unique<machine::SharedEncoder>(program, profile));
+    const auto request = [name, program = *work->cleared.program](Session& session) {
+        return session.store(name, program);
     };
     if (const auto failed = run.go(Activity::storing, request)) return *failed;
     const auto file = find(talk, name);
     if (!file)
         return report({std::string(machine::error::store_failed), {{"name", name}, {"text", ""}}, {}, 0}, command.json);
-    const auto kept = copies().keep(address_of(command), {*file, title, QDateTime::currentDateTime(),
-                                                          machine::encode_all(*work->program(), work->machine)});
+    const auto kept =
+        copies().keep(address_of(command), {*file, title, QDateTime::currentDateTime(), work->cleared.program->text()});
     if (!kept) return report(kept.error(), command.json);
     if (command.json)
-        print_line({{"done", true}, {"name", file->name}, {"bytes", file->bytes}, {"lines", work->lines}});
+        print_line({{"done", true}, {"name", file->name}, {"bytes", file->bytes}, {"lines", work->cleared.lines}});
     else
         print_text(fmt::format(fmt::runtime(translated("stored as {}, {} bytes")), file->name, file->bytes));
     return done;
@@ -117,17 +116,17 @@ int run_start(const StoreCommand& command, const Surroundings&) {
         return report({std::string(machine::error::not_in_store), {{"name", command.name}}, {}, 0}, command.json);
     const auto copy = copies().find(address_of(command), *file);
     if (!copy) return report({std::string(error::stored_elsewhere), {{"name", file->name}}, {}, 0}, command.json);
-    auto program = machine::read_program(copy->program, talk.machine(), file->name);
-    if (!program) return report(program.error(), command.json);
-    Work work{.plan = std::make_shared<const planning::Plan>(planning::plan_of(std::move(*program), talk.machine())),
-              .machine = talk.machine()};
-    if (const auto safe = check(work); !safe) return report(safe.error(), command.json);
+    auto cleared = clear({std::make_shared<const std::string>(copy->program), talk.machine()}, command.job, file->name);
+    if (!cleared) return report(cleared.error(), command.json);
+    const Work work{std::move(*cleared), talk.machine(), {}};
+    if (const auto passed = require_passed(work, file->name); !passed) return report(passed.error(), command.json);
     if (const auto failed = talk.settle_place()) return *failed;
 
     MachineCommand shown = command;
     shown.file = copy->title.toStdString();
-    return burn(shown, work, talk, bare_record(shown, work),
-                [file = *file](Session& session) { return session.run_stored(file); });
+    return burn(
+        shown, work, talk, bare_record(shown, work),
+        [file = *file, copy = *work.cleared.program](Session& session) { return session.run_stored(file, copy); });
 }
 
 }  // namespace

@@ -3,8 +3,8 @@
 #include "output.hpp"
 
 #include <chalkline/base/file.hpp>
+#include <chalkline/clearance/program_file.hpp>
 #include <chalkline/job/chalk_file.hpp>
-#include <chalkline/planning/program_file.hpp>
 #include <chalkline/swatches/card_job.hpp>
 #include <chalkline/swatches/card_json.hpp>
 #include <chalkline/swatches/photo.hpp>
@@ -36,9 +36,13 @@ Json cell_json(const swatches::Cell& cell) {
     return json;
 }
 
-Result<void> write_card(const std::string& path, const swatches::CardJob& made, const planning::Plan& plan,
-                        const machine::MachineProfile& machine, const std::string& title) {
-    if (!path.ends_with(".chalk")) return replace_file(path, planning::program_file(title, made.job, plan, machine));
+Result<void> write_card(const std::string& path, const swatches::CardJob& made, const clearance::Clearance& cleared,
+                        const std::string& title) {
+    if (!path.ends_with(".chalk")) {
+        const auto program = cleared.passed();
+        if (!program) return tl::unexpected(program.error());
+        return replace_file(path, clearance::program_file(title, made.job, *cleared.plan, *program));
+    }
     const auto bytes = job::to_chalk(made.job);
     if (!bytes) return tl::unexpected(bytes.error());
     return replace_file(path, *bytes);
@@ -53,11 +57,12 @@ int run_swatch(const SwatchCommand& command, const Surroundings& surroundings) {
     if (!card) return report(card.error(), command.json);
     const auto made = swatches::card_job(*card, *machine, {}, surroundings.of_nothing());
     if (!made) return report(made.error(), command.json);
-    const auto plan = planning::plan(made->job, *machine);
-    if (!plan) return report(plan.error(), command.json);
+    const auto cleared = clearance::clear(clearance::JobRequest{made->job, {*machine}});
+    if (cleared.error) return report(*cleared.error, command.json);
+    const auto& plan = cleared.plan;
     const std::string title = swatches::title_of(*card);
     if (!command.output.empty())
-        if (const auto written = write_card(command.output, *made, *plan, *machine, title); !written)
+        if (const auto written = write_card(command.output, *made, cleared, title); !written)
             return report(written.error(), command.json);
     const swatches::Layout layout = swatches::layout_of(*card, machine->beam);
     const auto faults = swatches::faults_of(*card, *machine, machine->width, machine->depth);

@@ -2,7 +2,7 @@
 #include "serve.hpp"
 
 #include <chalkline/base/file.hpp>
-#include <chalkline/machine/encoder.hpp>
+#include <chalkline/machine/line_source.hpp>
 #include <chalkline/pictures/png.hpp>
 #include <chalkline/simulator/line_board.hpp>
 

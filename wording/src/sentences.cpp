@@ -308,6 +308,10 @@ constexpr std::array sentences{
     Sentence{"planning.no-mending", S("This cannot be mended by itself"),
              S("There is no room for it, or no setting that would do. Change it by hand.")},
     // program
+    Sentence{"machine.cleared-for-another", S("The program was worked out for other figures of the machine"),
+             S("Wait until it is planned anew, then start it again.")},
+    Sentence{"machine.lines-changed", S("What was to be sent is not what was checked"),
+             S("The burn was stopped. Plan the job anew; if it happens again, please report it.")},
     Sentence{"program.beam-off-bed", S("The beam would burn outside the bed"), S("Such a program is never sent.")},
     Sentence{"program.beam-off-stock", S("The beam would burn outside the stock"),
              S("Move the art onto the piece, or change the stock.")},
@@ -421,8 +425,9 @@ constexpr std::array sentences{
              S("Send the job with `store send`, or burn the program's own file.")},
     Sentence{"cli.bad-setting", S("“{text}” is no setting"), S("Write it as 32=1.")},
     // app
-    Sentence{"app.task-failed", S("Something could not be worked out ({reason})"),
-             S("Too little memory, most likely: make pictures smaller or their pitch wider. A burn that runs goes on.")},
+    Sentence{
+        "app.task-failed", S("Something could not be worked out ({reason})"),
+        S("Too little memory, most likely: make pictures smaller or their pitch wider. A burn that runs goes on.")},
     Sentence{"app.simulator-missing", S("The simulated machine cannot be started: {reason}"),
              S("Is chalkline-sim installed beside Chalkline?")},
     Sentence{"app.unchecked", S("The job is not ready to burn: {reason}"),

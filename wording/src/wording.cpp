@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "sentences.hpp"
 
-#include <chalkline/machine/contradictions.hpp>
+#include <chalkline/conversation/contradictions.hpp>
 #include <chalkline/wording/machine_words.hpp>
 #include <chalkline/wording/swatch_words.hpp>
 #include <chalkline/wording/wording.hpp>
@@ -203,10 +203,19 @@ QString mending(const planning::Check& check) {
     return tr("Bring it near the recipes");
 }
 
-Message describe(const planning::ProgramFault& fault) {
+Message describe(const safety::ProgramFault& fault) {
     Message message = from_sentence(fault.code, {});
     if (fault.line > 0) message.where = tr("line %1: %2").arg(fault.line).arg(text_of(fault.text));
     return message;
+}
+
+std::optional<Message> obstacle(const clearance::Clearance& clearance) {
+    if (clearance.program) return {};
+    if (clearance.error) return describe(*clearance.error);
+    for (const auto& check : clearance.checks)
+        if (check.blocks()) return describe(check);
+    if (!clearance.faults.empty()) return describe(clearance.faults.front());
+    return describe(Error{std::string(planning::error::nothing_to_burn), {}, {}, 0});
 }
 
 QString name(steps::StepKind kind) {
@@ -223,15 +232,15 @@ QString name(steps::StepKind kind) {
     return {};
 }
 
-QString reason(planning::SpeedLimit limit) {
+QString reason(timing::SpeedLimit limit) {
     switch (limit) {
-        case planning::SpeedLimit::none:
+        case timing::SpeedLimit::none:
             return {};
-        case planning::SpeedLimit::acceleration:
+        case timing::SpeedLimit::acceleration:
             return tr("too little room to speed up");
-        case planning::SpeedLimit::lookahead:
+        case timing::SpeedLimit::lookahead:
             return tr("too many short lines for the controller");
-        case planning::SpeedLimit::link:
+        case timing::SpeedLimit::link:
             return tr("the link is too slow for so many lines");
     }
     return {};

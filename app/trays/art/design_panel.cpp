@@ -157,7 +157,7 @@ void DesignPanel::redraw(const std::function<void(art::Design&)>& change) {
     };
     if (strokes(design) == strokes(shown_)) shown_ = design;
     // What is typed letter by letter is one step of the history.
-    const int merge = 1000 + motif_;
+    const MergeKey merge{Gesture::type_text, motif_};
     (void)context_.document.edit(
         tr("Change %1").arg(QString::fromStdString(art->name)),
         job::replace_art(context_.document.job(), motif_, std::make_shared<const art::Artwork>(std::move(*art)),

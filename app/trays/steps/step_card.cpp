@@ -15,8 +15,7 @@
 namespace chalkline::app {
 namespace {
 
-constexpr int head_height = 52;       // px
-constexpr int dose_drag = 2'000'000;  // drags of a step's dose are merged under this and the step's number
+constexpr int head_height = 52;  // px
 
 QString number(double value, int decimals) {
     return QString::fromStdString(format_number(value, decimals));
@@ -103,7 +102,7 @@ void StepCard::build_fields() {
             if (s.low_power) s.low_power = std::min(*s.low_power, power);
         };
         // All of one drag is one change; a key press or a click on a mark is one by itself.
-        Q_EMIT changed(set, dose_drag + id());
+        Q_EMIT changed(set, MergeKey{Gesture::drag_dose, id()});
         if (!going_on) context_.document.end_merge();
     });
     connect(speed_, &QLineEdit::textEdited, this, [this](const QString& text) {

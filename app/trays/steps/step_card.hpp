@@ -40,8 +40,8 @@ class StepCard : public QWidget, public Spoken {
  Q_SIGNALS:
     /// `more`: it is added to those chosen, or taken out.
     void chosen(bool more);
-    /// `merge` other than 0: part of a drag, one change with those of the same number before it.
-    void changed(const chalkline::app::SettingChange& change, int merge = 0);
+    /// `merge`: part of a gesture, one change with those of the same key before it.
+    void changed(const chalkline::app::SettingChange& change, const chalkline::app::Merge& merge = {});
     void take_wanted();
     void keep_wanted();
     /// The words a value was typed with; the value itself comes with `changed` before.

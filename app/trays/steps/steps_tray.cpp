@@ -190,7 +190,7 @@ void StepsTray::refresh() {
 }
 
 void StepsTray::show_times() {
-    const Planned& planned = context_.plans.planned();
+    const clearance::Clearance& planned = context_.plans.planned();
     for (StepCard* card : cards_) {
         std::optional<Duration> time;
         QStringList warnings;
@@ -241,7 +241,7 @@ void StepsTray::add_card(const job::Step& step, int number) {
     connect(card, &StepCard::chosen, this,
             [this, id](bool more) { more ? choose_too(id) : choose(open_ == id ? 0 : id); });
     connect(card, &StepCard::changed, this,
-            [this, id](const SettingChange& setting, int merge) { change(id, setting, merge); });
+            [this, id](const SettingChange& setting, const Merge& merge) { change(id, setting, merge); });
     connect(card, &StepCard::take_wanted, this,
             [this, id] { open_take_sheet(context_.document, context_.recipes, id, &context_.bed); });
     connect(card, &StepCard::keep_wanted, this,
@@ -345,7 +345,7 @@ job::Ids StepsTray::set_together(job::Id step) const {
     return one_of_them ? chosen_ : job::Ids{step};
 }
 
-void StepsTray::change(job::Id step, const SettingChange& setting, int merge) {
+void StepsTray::change(job::Id step, const SettingChange& setting, const Merge& merge) {
     Result<job::Job> job = context_.document.job();
     for (const job::Id id : set_together(step)) {
         if (!job) break;
@@ -365,7 +365,7 @@ void StepsTray::keep_words(job::Id step, const QString& key, const QString& word
     edit(tr("Change step"), std::move(job));
 }
 
-void StepsTray::edit(const QString& name, Result<job::Job> edited, int merge) {
+void StepsTray::edit(const QString& name, Result<job::Job> edited, const Merge& merge) {
     if (auto done = context_.document.edit(name, std::move(edited), JobChange::steps, merge); !done)
         Q_EMIT refused(done.error());
 }

@@ -39,10 +39,10 @@ class StepsTray : public QWidget {
     void choose(job::Id step);
     void choose_too(job::Id step);
     job::Ids set_together(job::Id step) const;
-    void change(job::Id step, const SettingChange& change, int merge);
+    void change(job::Id step, const SettingChange& change, const Merge& merge);
     void keep_words(job::Id step, const QString& key, const QString& words);
     void light_steps_of(const std::optional<Ink>& ink);
-    void edit(const QString& name, Result<job::Job> edited, int merge = 0);
+    void edit(const QString& name, Result<job::Job> edited, const Merge& merge = {});
 
     TrayContext context_;
     QWidget* chip_box_;

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/base/contract.hpp>
 #include <chalkline/geometry/circle.hpp>
 
 #include <algorithm>
@@ -37,6 +38,7 @@ std::optional<Circle> circle_through(Point a, Point b, Point c) {
 
 /// One point after the other (E. Welzl, "Smallest enclosing disks", 1991; here without chance).
 Circle smallest_circle(const std::vector<Point>& points) {
+    CHALKLINE_REQUIRES(!points.empty());
     Circle circle{points.front(), 0};
     for (std::size_t i = 1; i < points.size(); ++i) {
         if (holds(circle, points[i])) continue;

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/base/contract.hpp>
 #include <chalkline/geometry/join.hpp>
 
 #include <cstdint>
@@ -58,6 +59,7 @@ class Ends {
 }  // namespace
 
 std::vector<JoinedPath> join_ends(std::vector<Path> pieces, double within) {
+    CHALKLINE_REQUIRES(within > 0);
     Ends ends(within);
     for (std::size_t i = 0; i < pieces.size(); ++i) {
         ends.add(i, false, pieces[i].contour_start());

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/base/contract.hpp>
 #include <chalkline/geometry/path.hpp>
 
 #include <numbers>
@@ -53,24 +54,28 @@ void Path::move_to(Point to) {
 }
 
 void Path::line_to(Point to) {
+    CHALKLINE_REQUIRES(!verbs_.empty());
     verbs_.push_back(Verb::line);
     points_.push_back(to);
     current_ = to;
 }
 
 void Path::cubic_to(Point control1, Point control2, Point to) {
+    CHALKLINE_REQUIRES(!verbs_.empty());
     verbs_.push_back(Verb::cubic);
     points_.insert(points_.end(), {control1, control2, to});
     current_ = to;
 }
 
 void Path::arc_to(Point centre, Point u, Point v, double start, double sweep) {
+    CHALKLINE_REQUIRES(!verbs_.empty());
     verbs_.push_back(Verb::arc);
     points_.insert(points_.end(), {centre, u, v, Point{start, sweep}});
     current_ = centre + u * std::cos(start + sweep) + v * std::sin(start + sweep);
 }
 
 void Path::close() {
+    CHALKLINE_REQUIRES(!verbs_.empty());
     verbs_.push_back(Verb::close);
     current_ = start_;
 }
@@ -83,6 +88,7 @@ void Path::append(const Path& other) {
 }
 
 void Path::continue_with(const Path& next) {
+    CHALKLINE_REQUIRES(is_open_line() && next.is_open_line());
     const Point begun = start_;
     verbs_.insert(verbs_.end(), next.verbs_.begin() + 1, next.verbs_.end());
     points_.insert(points_.end(), next.points_.begin() + 1, next.points_.end());
@@ -122,6 +128,7 @@ bool Path::is_open_line() const {
 }
 
 Path Path::reversed() const {
+    CHALKLINE_REQUIRES(is_open_line());
     // Forwards once for the points between segments, then the segments from the last to the first.
     std::vector<std::size_t> offsets;
     std::vector<Point> ends;
@@ -253,6 +260,13 @@ Box bounds(const std::vector<Polyline>& lines) {
     Box box;
     for (const Polyline& line : lines)
         box.add(bounds(line));
+    return box;
+}
+
+Box bounds(const std::vector<Point>& points) {
+    Box box;
+    for (const Point p : points)
+        box.add(p);
     return box;
 }
 

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/base/contract.hpp>
 #include <chalkline/geometry/combine.hpp>
 
 #include <cstdint>
@@ -148,6 +149,7 @@ Box bounds_of(const std::vector<Region>& regions) {
 }  // namespace
 
 Hatching::Hatching(const std::vector<Region>& regions, double pitch) {
+    CHALKLINE_REQUIRES(pitch > 0);
     const Box box = bounds_of(regions);
     if (box.empty() || box.height() <= 0) return;
     const double count = std::max(1.0, std::round(box.height() / pitch));

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/base/contract.hpp>
 #include <chalkline/geometry/stroke.hpp>
 
 #include <numbers>
@@ -188,6 +189,7 @@ class Dasher {
 }  // namespace
 
 Region stroked(const std::vector<Polyline>& lines, const Pen& pen, double tolerance) {
+    CHALKLINE_REQUIRES(pen.width > 0);
     Region region;
     Outliner outliner(pen, tolerance);
     for (const Polyline& line : lines)

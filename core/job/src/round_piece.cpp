@@ -2,6 +2,7 @@
 #include "units.hpp"
 
 #include <chalkline/art/reader.hpp>
+#include <chalkline/base/contract.hpp>
 #include <chalkline/job/edits.hpp>
 #include <chalkline/job/round_piece.hpp>
 
@@ -62,6 +63,7 @@ std::shared_ptr<const art::Artwork> chain(std::vector<Point> points) {
 }  // namespace
 
 Job add_test_ring(Job job) {
+    CHALKLINE_REQUIRES(job.round_piece() != nullptr);
     constexpr double tick = 3, apart = 6;  // mm
     const RoundPiece& piece = *job.round_piece();
     const double x = piece.taken_at_start + 2 * tick, turn = piece.turn();
@@ -144,6 +146,7 @@ std::vector<Unit> once_round_now(const Job& job) {
 }  // namespace
 
 Result<Job> remeasured(Job job, const RoundPiece& piece) {
+    CHALKLINE_REQUIRES(job.round_piece() != nullptr);
     const auto round = once_round_now(job);
     auto stock = in_rotary(*job.stock, piece);
     if (!stock) return tl::unexpected(stock.error());

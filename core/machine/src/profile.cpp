@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <array>
 #include <cctype>
+#include <tuple>
 #include <utility>
 
 namespace chalkline::machine {
@@ -142,6 +143,13 @@ void read_beam(Fields& fields, steps::Beam& beam) {
 }
 
 }  // namespace
+
+bool burns_alike(const MachineProfile& one, const MachineProfile& other) {
+    const auto figures = [](const MachineProfile& p) {
+        return std::tie(p.width, p.depth, p.full_power_s, p.turning, p.dialect, p.z_axis);
+    };
+    return figures(one) == figures(other);
+}
 
 Result<MachineProfile> parse_profile(std::string_view text, const std::string& file) {
     const Json json = Json::parse(text, nullptr, false);

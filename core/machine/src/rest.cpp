@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/base/contract.hpp>
 #include <chalkline/machine/rest.hpp>
 #include <chalkline/machine/walk.hpp>
 
@@ -65,6 +66,7 @@ ProgramPlace Rest::in_whole(ProgramPlace in_rest) const {
 }
 
 Rest rest_of(const Program& program, ProgramPlace done) {
+    CHALKLINE_REQUIRES(done.operation < static_cast<std::int64_t>(program.operations.size()));
     Rest rest;
     rest.program = program;
     rest.done = done;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "matrix.hpp"
 
+#include <chalkline/base/contract.hpp>
 #include <chalkline/raster/resample.hpp>
 
 #include <opencv2/imgproc.hpp>
@@ -11,6 +12,7 @@
 namespace chalkline::raster {
 
 GreyImage resized(const GreyImage& grey, int width, int height) {
+    CHALKLINE_REQUIRES(grey.width > 0 && grey.height > 0 && width > 0 && height > 0);
     if (width == grey.width && height == grey.height) return grey;
     GreyImage result(width, height, 0, grey.white);
     cv::Mat to = matrix_of(result);

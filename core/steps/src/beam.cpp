@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/base/contract.hpp>
 #include <chalkline/steps/beam.hpp>
 
 #include <array>
@@ -48,6 +49,7 @@ double Beam::watts_at(Power power) const {
 }
 
 Power Beam::power_for(double wanted) const {
+    CHALKLINE_REQUIRES(wanted >= 0);
     if (measured.empty()) return Power::percent(100 * wanted / watts);
     const auto [from, to] = piece_of(*this, [wanted](const MeasuredPower& point) { return point.watts < wanted; });
     return from.power + (to.power - from.power) * ((wanted - from.watts) / (to.watts - from.watts));

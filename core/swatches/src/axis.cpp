@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <chalkline/base/contract.hpp>
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/swatches/axis.hpp>
 
@@ -159,6 +160,7 @@ bool applies_to(Variable variable, StepKind kind) {
 }
 
 double round_number(double value) {
+    CHALKLINE_REQUIRES(value > 0);
     const double scale = power_of_ten(value);
     double best = scale;
     for (const double figure : round_figures)

@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Going on with a burn that broke off: nothing left out, nothing burned twice but what may not have burned.
+#include "support/let_through.hpp"
 #include "support/virtual_machine.hpp"
 
-#include <chalkline/machine/encoder.hpp>
+#include <chalkline/encoding/encoder.hpp>
 #include <chalkline/machine/rest.hpp>
 
 #include <catch2/catch.hpp>
@@ -68,7 +69,7 @@ Burned burn_with_stops(const std::vector<double>& stops) {
     auto todo = whole;
     Rest rest;
     bool going_on = false;
-    REQUIRE(vm.session.burn(lines_of(todo, profile)));
+    REQUIRE(vm.session.burn(test::let_through(lines_of(todo, profile), vm.session.profile())));
     for (const double after : stops) {
         vm.run(after);
         if (vm.session.snapshot().activity != Activity::burning) break;
@@ -81,7 +82,7 @@ Burned burn_with_stops(const std::vector<double>& stops) {
         rest = rest_of(*whole, done);
         going_on = true;
         todo = std::make_shared<const Program>(rest.program);
-        REQUIRE(vm.session.burn(lines_of(todo, profile)));
+        REQUIRE(vm.session.burn(test::let_through(lines_of(todo, profile), vm.session.profile())));
     }
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }, 200));
     CHECK(vm.controller.report().violations.empty());

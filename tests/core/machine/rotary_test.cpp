@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "support/let_through.hpp"
 #include "support/line_machine.hpp"
 #include "support/virtual_machine.hpp"
 
@@ -138,8 +139,9 @@ TEST_CASE("a controller with limits of its own is not begun with where they end 
     REQUIRE(vm.session.jog({0, -55 * cup.turn / 200}, Speed::mm_per_min(3000)));
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }, 60));
     CHECK(vm.session.stands_at({0, 0}));
-    CHECK(vm.session.frame(std::make_unique<test::GivenLines>(
-        std::vector<std::string>{"G21G90G17G94G54", "M5S0", "G0X10Y0", "G0X10Y200"})));
+    CHECK(vm.session.frame(test::let_through(
+        std::make_unique<test::GivenLines>(std::vector<std::string>{"G21G90G17G94G54", "M5S0", "G0X10Y0", "G0X10Y200"}),
+        vm.session.profile())));
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }, 60));
     CHECK(vm.controller.report().violations.empty());
 }

@@ -1,19 +1,24 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Every check: a job that raises it, one that does not, and its remedy.
 #include "support/drawn_job.hpp"
+#include "support/limits.hpp"
 
 #include <chalkline/art/design.hpp>
+#include <chalkline/encoding/encoder.hpp>
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
 #include <chalkline/job/placing.hpp>
+#include <chalkline/planning/checks.hpp>
+#include <chalkline/planning/frame.hpp>
 #include <chalkline/planning/mending.hpp>
-#include <chalkline/planning/program_checker.hpp>
 #include <chalkline/recipes/library.hpp>
+#include <chalkline/safety/program_checker.hpp>
 
 #include <catch2/catch.hpp>
 
 using namespace chalkline;
 using namespace chalkline::planning;
+using namespace chalkline::safety;
 using steps::StepKind;
 
 namespace {
@@ -248,16 +253,19 @@ TEST_CASE("burning beyond the piece can be overridden, as far as it was said and
     const machine::MachineProfile machine;
     const auto checks = check_job(job, {});
     const Check off = *find(checks, check::off_stock);
-    CHECK(binding_stock(job));
+    CHECK(binding_stock(job, checks));
     job = job::override_check(job, {off.code, about(off), "an offcut lies beside it", "2026-11-23"});
-    CHECK_FALSE(binding_stock(job));
+    CHECK_FALSE(binding_stock(job, check_job(job, {})));
     CHECK(find(check_job(job, {}), check::off_stock)->overridden == "an offcut lies beside it");
     const auto made = plan(job, machine).value();
+    // What was agreed to is what burns: a millimetre of it is drawn, and all of it is lit.
+    const Check lit = *find(check_job(job, {}, lit_points(made.program)), check::off_stock);
+    job = job::override_check(job, {lit.code, about(lit), "an offcut lies beside it", "2026-11-23"});
     machine::Encoder lines(made.program, machine);
-    CHECK(check_program(lines, limits_of(job, machine, made.program)).empty());
+    CHECK(check_program(lines, test::limits_of(job, machine, made.program)).empty());
     // Farther off than was agreed to: asked again.
     const job::Job farther = job::transform(job, {1}, geometry::Transform::move(5, 0)).value();
-    CHECK(binding_stock(farther));
+    CHECK(binding_stock(farther, check_job(farther, {})));
     CHECK(find(check_job(farther, {}), check::off_stock)->blocks());
     job::Job bed = job::override_check(sample_plate(), {std::string(check::off_bed), "", "why not", ""});
     bed = job::transform(bed, {1}, geometry::Transform::move(300, 0)).value();
@@ -275,8 +283,8 @@ TEST_CASE("overhang is measured square to the side that was passed") {
     const job::Job job = job::set_stock(job::place_art(sample_plate(), {10, 10}),
                                         job::Stock{"Lime", Length::mm(3), {0, 0}, 160, 105, 0});
     // The art ends at 164 × 111.
-    CHECK(overhang(job, job.stock->outline()) == Approx(6).margin(0.01));
-    CHECK(burned_bounds(job).right == Approx(164).margin(0.01));
+    CHECK(find(check_job(job, {}), check::off_stock)->parameters.front().second == "6");
+    CHECK(geometry::bounds(drawn_points(job)).right == Approx(164).margin(0.01));
     const job::Job left_out = job::leave_out(job, job.steps[2].inks[0]);
-    CHECK(burned_bounds(left_out).right == Approx(157.5).margin(0.01));
+    CHECK(geometry::bounds(drawn_points(left_out)).right == Approx(157.5).margin(0.01));
 }

@@ -3,6 +3,7 @@
 #include "support/characters.hpp"
 #include "support/drawn_job.hpp"
 #include "support/interpreter.hpp"
+#include "support/limits.hpp"
 #include "support/virtual_machine.hpp"
 
 #include <chalkline/job/edits.hpp>
@@ -11,8 +12,8 @@
 #include <chalkline/machine/walk.hpp>
 #include <chalkline/planning/checks.hpp>
 #include <chalkline/planning/plan.hpp>
-#include <chalkline/planning/program_checker.hpp>
-#include <chalkline/planning/time_model.hpp>
+#include <chalkline/safety/program_checker.hpp>
+#include <chalkline/timing/time_model.hpp>
 
 #include <catch2/catch.hpp>
 #include <rapidcheck/catch.h>
@@ -22,6 +23,8 @@
 
 using namespace chalkline;
 using namespace chalkline::planning;
+using namespace chalkline::timing;
+using namespace chalkline::safety;
 using geometry::Box;
 using geometry::Point;
 using steps::FillSettings;
@@ -61,12 +64,12 @@ steps::StepSettings& settings(job::Job& job) {
 
 /// What burns where a motif lies, measured from its own place: scan lines that several share are said to be the first
 /// one's.
-struct Burned {
+struct CopyBurned {
     double length = 0, levelled = 0;  ///< mm; mm weighted with power
     Box box;
 };
-std::map<job::Id, Burned> burned_of_each(const job::Job& job, const machine::Program& program) {
-    std::map<job::Id, Burned> result;
+std::map<job::Id, CopyBurned> burned_of_each(const job::Job& job, const machine::Program& program) {
+    std::map<job::Id, CopyBurned> result;
     std::vector<Box> boxes;
     for (const job::Motif& motif : job.motifs)
         boxes.push_back(job::bounds(job, {motif.id}).grown(0.2));
@@ -77,7 +80,7 @@ std::map<job::Id, Burned> burned_of_each(const job::Job& job, const machine::Pro
         });
         REQUIRE(box != boxes.end());
         const job::Motif& motif = job.motifs[static_cast<std::size_t>(box - boxes.begin())];
-        Burned& burned = result[motif.id];
+        CopyBurned& burned = result[motif.id];
         const Point place{motif.place.e, motif.place.f};
         burned.length += stretch.length();
         burned.levelled += stretch.length() * stretch.power;
@@ -95,7 +98,7 @@ void require_alike(const job::Job& one, const job::Job& many, const machine::Mac
     REQUIRE(planned_one);
     REQUIRE(planned_many);
     const Plan &single = *planned_one, &all = *planned_many;
-    const Burned wanted = burned_of_each(one, single.program).begin()->second;
+    const CopyBurned wanted = burned_of_each(one, single.program).begin()->second;
     const auto copies = burned_of_each(many, all.program);
     REQUIRE(copies.size() == many.motifs.size());
     for (const auto& [motif, burned] : copies) {
@@ -109,7 +112,7 @@ void require_alike(const job::Job& one, const job::Job& many, const machine::Mac
     }
     CHECK(all.burn == Approx(single.burn * static_cast<double>(many.motifs.size())).epsilon(0.004));
     machine::Encoder lines(all.program, machine);
-    CHECK(check_program(lines, limits_of(many, machine, all.program)).empty());
+    CHECK(check_program(lines, test::limits_of(many, machine, all.program)).empty());
     // What is known of the program beforehand is what its operations come to.
     const Plan again = plan_of(all.program, machine);
     CHECK(again.travel == Approx(all.travel).epsilon(1e-6));

@@ -3,9 +3,9 @@
 #include "support/drawn_job.hpp"
 #include "support/interpreter.hpp"
 
-#include <chalkline/machine/encoder.hpp>
+#include <chalkline/encoding/encoder.hpp>
 #include <chalkline/planning/frame.hpp>
-#include <chalkline/planning/program_checker.hpp>
+#include <chalkline/safety/program_checker.hpp>
 
 #include <catch2/catch.hpp>
 #include <rapidcheck.h>
@@ -14,6 +14,7 @@
 
 using namespace chalkline;
 using namespace chalkline::planning;
+using namespace chalkline::safety;
 using geometry::Point;
 
 namespace {

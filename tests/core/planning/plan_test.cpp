@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "support/drawn_job.hpp"
+#include "support/let_through.hpp"
+#include "support/limits.hpp"
 #include "support/virtual_machine.hpp"
 
 #include <chalkline/art/reader.hpp>
@@ -7,16 +9,19 @@
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
 #include <chalkline/planning/checks.hpp>
-#include <chalkline/planning/pace.hpp>
+#include <chalkline/planning/frame.hpp>
 #include <chalkline/planning/plan.hpp>
-#include <chalkline/planning/program_checker.hpp>
-#include <chalkline/planning/time_model.hpp>
+#include <chalkline/safety/program_checker.hpp>
+#include <chalkline/timing/pace.hpp>
+#include <chalkline/timing/time_model.hpp>
 
 #include <catch2/catch.hpp>
 #include <rapidcheck/catch.h>
 
 using namespace chalkline;
 using namespace chalkline::planning;
+using namespace chalkline::timing;
+using namespace chalkline::safety;
 using geometry::Point;
 using machine::MachineProfile;
 
@@ -58,7 +63,7 @@ std::vector<std::vector<Point>> traces(const machine::Program& program) {
 std::vector<ProgramFault> faults_of(const job::Job& job, const Plan& plan) {
     const MachineProfile machine;
     machine::Encoder lines(plan.program, machine);
-    return check_program(lines, limits_of(job, machine, plan.program));
+    return check_program(lines, test::limits_of(job, machine, plan.program));
 }
 
 }  // namespace
@@ -230,7 +235,7 @@ TEST_CASE("any drawing gives a program without a fault, and its burn stays where
             return;
         }
         RC_ASSERT(faults_of(job, *result).empty());
-        RC_ASSERT(burned_bounds(job).grown(0.06).contains(result->burn_box));
+        RC_ASSERT(geometry::bounds(drawn_points(job)).grown(0.06).contains(result->burn_box));
     });
 }
 
@@ -240,7 +245,8 @@ TEST_CASE("times agree with the simulated machine within a few per cent") {
     test::VirtualMachine vm;
     vm.make_ready();
     const double before = vm.controller.now();
-    REQUIRE(vm.session.burn(std::make_unique<machine::Encoder>(result.program, vm.session.profile())));
+    REQUIRE(vm.session.burn(test::let_through(std::make_unique<machine::Encoder>(result.program, vm.session.profile()),
+                                              vm.session.profile())));
     REQUIRE(vm.run_until(
         [&] { return vm.session.snapshot().activity == machine::Activity::none && vm.controller.now() > before + 10; },
         2000));

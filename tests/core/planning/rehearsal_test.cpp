@@ -17,11 +17,11 @@ using machine::MachineProfile;
 
 namespace {
 
-job::Job plate() {
+job::Job sample() {
     return job::load(CHALKLINE_SAMPLES "/plot-27.chalk").value().job;
 }
 
-std::shared_ptr<const Plan> planned(const job::Job& job, const MachineProfile& machine = {}) {
+std::shared_ptr<const Plan> plan_shared(const job::Job& job, const MachineProfile& machine = {}) {
     return std::make_shared<const Plan>(plan(job, machine).value());
 }
 
@@ -35,7 +35,7 @@ job::Job with(job::Job job, Change change) {
 }  // namespace
 
 TEST_CASE("a rehearsal knows every moment without playing what was before") {
-    const auto whole = planned(plate());
+    const auto whole = plan_shared(sample());
     const Rehearsal rehearsal(whole);
     CHECK(rehearsal.total() == whole->total.seconds());
     REQUIRE(rehearsal.spans().size() == 3);
@@ -63,7 +63,7 @@ TEST_CASE("a rehearsal knows every moment without playing what was before") {
 }
 
 TEST_CASE("the time of a plan is shared out over its passes and motifs") {
-    const auto whole = planned(plate());
+    const auto whole = plan_shared(sample());
     const TimeShares shares = time_shares(*whole);
     double by_pass = 0;
     for (const auto& [pass, seconds] : shares.by_pass)
@@ -79,12 +79,12 @@ TEST_CASE("the time of a plan is shared out over its passes and motifs") {
 
 TEST_CASE("the dose of a plan is its energy, and what is burned twice is hot") {
     const MachineProfile machine;
-    const auto once = planned(plate());
+    const auto once = plan_shared(sample());
     const DoseGrid grid = dose_of(*once, machine, 0.5, {});
     double energy = 0, expected = 0;
     for (const float dose : grid.dose)
         energy += dose * grid.cell * grid.cell;
-    const job::Job job = plate();
+    const job::Job job = sample();
     for (const StepReport& report : once->steps) {
         const auto& s = job.step(report.step)->settings;
         expected += machine.beam.watts_at(s.power) * 1000 * report.burn / (s.speed.mm_per_min() / 60);
@@ -93,9 +93,9 @@ TEST_CASE("the dose of a plan is its energy, and what is burned twice is hot") {
     CHECK(grid.hot.empty());
     // The same line drawn twice, and another that crosses nothing.
     const auto twice =
-        planned(test::drawn_job("<path d='M10 10 H60' fill='none' stroke='#f00'/>"
-                                "<path d='M30 10 H50' fill='none' stroke='#f00'/>"
-                                "<path d='M10 30 H60 M10 40 H60 M10 50 H60' fill='none' stroke='#f00'/>"));
+        plan_shared(test::drawn_job("<path d='M10 10 H60' fill='none' stroke='#f00'/>"
+                                    "<path d='M30 10 H50' fill='none' stroke='#f00'/>"
+                                    "<path d='M10 30 H60 M10 40 H60 M10 50 H60' fill='none' stroke='#f00'/>"));
     const DoseGrid hot = dose_of(*twice, machine, 0.5, {});
     REQUIRE(hot.hot.size() == 1);
     CHECK(hot.hot[0].times == Approx(2).epsilon(0.2));
@@ -106,19 +106,19 @@ TEST_CASE("what would make a job shorter was planned, and says by how much") {
     const MachineProfile machine;
     const auto slow = with(test::drawn_job("<rect x='10' y='10' width='80' height='60' fill='#000'/>"),
                            [](steps::StepSettings& s) { s.fill.both_ways = false; });
-    const auto found = gains(slow, *planned(slow), machine, {}, {});
+    const auto found = gains(slow, *plan_shared(slow), machine, {}, {});
     REQUIRE_FALSE(found.empty());
     const auto both =
         std::find_if(found.begin(), found.end(), [](const Gain& gain) { return gain.kind == Gain::Kind::both_ways; });
     REQUIRE(both != found.end());
     job::Job quick = slow;
     quick.steps.front().settings = both->settings;
-    CHECK(planned(slow)->total.seconds() - planned(quick)->total.seconds() == Approx(both->seconds).margin(1));
+    CHECK(plan_shared(slow)->total.seconds() - plan_shared(quick)->total.seconds() == Approx(both->seconds).margin(1));
     for (std::size_t i = 1; i < found.size(); ++i)
         CHECK(found[i].seconds <= found[i - 1].seconds);
     // Nothing to gain where all is well and small.
     const auto small = test::drawn_job("<path d='M10 10 H60' fill='none' stroke='#f00'/>");
-    CHECK(gains(small, *planned(small), machine, {}, {}).empty());
+    CHECK(gains(small, *plan_shared(small), machine, {}, {}).empty());
     // Coarser lines never past the beam's own width.
     for (const Gain& gain : found)
         if (gain.kind == Gain::Kind::coarser_pitch) CHECK(gain.settings.line_pitch.mm() <= machine.spot);

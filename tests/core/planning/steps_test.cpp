@@ -2,6 +2,7 @@
 // Every setting of a step, measured in the lines that are sent by an interpreter of its own.
 #include "support/drawn_job.hpp"
 #include "support/interpreter.hpp"
+#include "support/limits.hpp"
 
 #include <chalkline/art/reader.hpp>
 #include <chalkline/geometry/path.hpp>
@@ -9,7 +10,7 @@
 #include <chalkline/job/placing.hpp>
 #include <chalkline/planning/checks.hpp>
 #include <chalkline/planning/plan.hpp>
-#include <chalkline/planning/program_checker.hpp>
+#include <chalkline/safety/program_checker.hpp>
 
 #include <catch2/catch.hpp>
 #include <rapidcheck/catch.h>
@@ -21,6 +22,7 @@
 
 using namespace chalkline;
 using namespace chalkline::planning;
+using namespace chalkline::safety;
 using geometry::Point;
 using steps::FillSettings;
 using steps::LineSettings;
@@ -45,7 +47,7 @@ std::vector<Moved> burned(const job::Job& job, const machine::MachineProfile& ma
     INFO((made ? "" : made.error().code));
     REQUIRE(made);
     machine::Encoder encoder(made->program, machine);
-    for (const auto& fault : check_program(encoder, limits_of(job, machine, made->program))) {
+    for (const auto& fault : check_program(encoder, test::limits_of(job, machine, made->program))) {
         CAPTURE(fault.code, fault.text, fault.line);
         CHECK(false);
     }
@@ -400,7 +402,7 @@ TEST_CASE("whatever is drawn and asked for, nothing burns twice, inside comes fi
                   0.002 * static_cast<double>(made.program.points.size()) + 0.02);
         const machine::MachineProfile machine;
         machine::Encoder encoder(made.program, machine);
-        RC_ASSERT(check_program(encoder, limits_of(job, machine, made.program)).empty());
+        RC_ASSERT(check_program(encoder, test::limits_of(job, machine, made.program)).empty());
         // The same drawing gives the same program.
         RC_ASSERT(machine::encode_all(plan(job, {}).value().program, {}) == machine::encode_all(made.program, {}));
     });

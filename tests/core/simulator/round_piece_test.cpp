@@ -1,12 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "support/drawn_job.hpp"
+#include "support/let_through.hpp"
+#include "support/limits.hpp"
 #include "support/line_machine.hpp"
 #include "support/virtual_machine.hpp"
 
+#include <chalkline/encoding/encoder.hpp>
 #include <chalkline/job/round_piece.hpp>
 #include <chalkline/machine/rest.hpp>
 #include <chalkline/planning/plan.hpp>
-#include <chalkline/planning/program_checker.hpp>
+#include <chalkline/safety/program_checker.hpp>
 #include <chalkline/simulator/dose_map.hpp>
 
 #include <catch2/catch.hpp>
@@ -60,7 +63,7 @@ Prepared prepared(const job::Job& job, const Rotary& rotary, Dialect dialect = D
     auto plan = planning::plan(job, profile);
     REQUIRE(plan);
     Encoder lines(plan->program, profile);
-    for (const auto& fault : planning::check_program(lines, planning::limits_of(job, profile, plan->program)))
+    for (const auto& fault : safety::check_program(lines, test::limits_of(job, profile, plan->program)))
         FAIL_CHECK(fault.code + " " + fault.text);
     return {flat, profile, std::move(*plan)};
 }
@@ -81,7 +84,8 @@ Burned burn(const job::Job& job, const Rotary& rotary, const job::RoundPiece& re
     REQUIRE(vm.session.set_profile(made.profile));
     vm.run(0.3);
     REQUIRE(vm.session.stands_at({0, 0}));
-    REQUIRE(vm.session.burn(std::make_unique<Encoder>(made.plan.program, made.profile)));
+    REQUIRE(vm.session.burn(
+        test::let_through(std::make_unique<Encoder>(made.plan.program, made.profile), vm.session.profile())));
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().begun.operation >= 0; }));
     const double before = vm.controller.now();
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == Activity::none; }));
@@ -102,7 +106,8 @@ Burned burn_line_by_line(const job::Job& job, const Rotary& rotary) {
     REQUIRE(lm.session->set_profile(made.profile));
     REQUIRE(lm.session->stands_at({0, 0}));
     REQUIRE(lm.run_until([&] { return lm.free(); }, 10));
-    REQUIRE(lm.session->burn(std::make_unique<Encoder>(made.plan.program, made.profile)));
+    REQUIRE(lm.session->burn(
+        test::let_through(std::make_unique<Encoder>(made.plan.program, made.profile), lm.session->profile())));
     const double before = lm.now;
     REQUIRE(lm.run_until([&] { return lm.free(); }, 3600));
     burned.took = lm.now - before;
@@ -225,7 +230,8 @@ TEST_CASE("a burn that was stopped on a cup goes on where it was, without a gap"
     REQUIRE(vm.session.set_profile(made.profile));
     vm.run(0.3);
     REQUIRE(vm.session.stands_at({0, 0}));
-    REQUIRE(vm.session.burn(std::make_unique<Encoder>(made.plan.program, made.profile)));
+    REQUIRE(vm.session.burn(
+        test::let_through(std::make_unique<Encoder>(made.plan.program, made.profile), vm.session.profile())));
     const auto free = [&] { return vm.session.snapshot().activity == Activity::none; };
     // In the middle of the wave, far round from where the maker said the seam is.
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().done.part > 80; }));
@@ -234,7 +240,8 @@ TEST_CASE("a burn that was stopped on a cup goes on where it was, without a gap"
     REQUIRE(vm.session.snapshot().position_sure);
     const ProgramPlace done = vm.session.snapshot().done;
     const Rest rest = rest_of(made.plan.program, backed_up(made.plan.program, done, 1));
-    REQUIRE(vm.session.burn(std::make_unique<Encoder>(rest.program, made.profile)));
+    REQUIRE(vm.session.burn(
+        test::let_through(std::make_unique<Encoder>(rest.program, made.profile), vm.session.profile())));
     REQUIRE(vm.run_until(free));
     CHECK(vm.controller.report().violations.empty());
     require_whole_ring(dose);

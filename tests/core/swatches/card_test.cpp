@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cards.hpp"
+#include "support/limits.hpp"
 
 #include <chalkline/art/reader.hpp>
+#include <chalkline/encoding/encoder.hpp>
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/swatches/card_json.hpp>
 
@@ -100,7 +102,7 @@ TEST_CASE("every ready card is planned, and checker and machine take its program
             const auto plan = planning::plan(made->job, machine);
             REQUIRE(plan);
             machine::Encoder lines(plan->program, machine);
-            CHECK(planning::check_program(lines, planning::limits_of(made->job, machine, plan->program)).empty());
+            CHECK(safety::check_program(lines, test::limits_of(made->job, machine, plan->program)).empty());
             CHECK(!made->steps.empty());
         }
     }

@@ -3,10 +3,12 @@
 #pragma once
 #include "core/art/doubles.hpp"
 #include "support/characters.hpp"
+#include "support/let_through.hpp"
 
+#include <chalkline/encoding/encoder.hpp>
 #include <chalkline/planning/plan.hpp>
-#include <chalkline/planning/program_checker.hpp>
 #include <chalkline/recipes/library.hpp>
+#include <chalkline/safety/program_checker.hpp>
 #include <chalkline/simulator/material.hpp>
 #include <chalkline/swatches/card_job.hpp>
 #include <chalkline/swatches/ready_cards.hpp>
@@ -65,7 +67,8 @@ inline raster::RgbImage burned_picture(const job::Job& job, const std::string& m
     simulator::DoseMap dose(machine.width, machine.depth, cells_per_mm, machine.spot);
     vm.controller.set_dose_map(&dose);
     vm.make_ready();
-    REQUIRE(vm.session.burn(std::make_unique<machine::Encoder>(plan->program, vm.session.profile())));
+    REQUIRE(vm.session.burn(test::let_through(std::make_unique<machine::Encoder>(plan->program, vm.session.profile()),
+                                              vm.session.profile())));
     REQUIRE(vm.run_until([&] { return vm.session.snapshot().activity == machine::Activity::none; }, 7200));
     CHECK(vm.controller.report().violations.empty());
     return simulator::render(dose,

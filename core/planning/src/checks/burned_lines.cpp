@@ -1,8 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "burned_lines.hpp"
+#include "checks/burned_lines.hpp"
 
-#include "outside.hpp"
-
+#include <chalkline/geometry/outside_distance.hpp>
 #include <chalkline/job/wall_bend.hpp>
 
 namespace chalkline::planning {
@@ -41,32 +40,30 @@ std::vector<BurnedLine> burned_lines(const job::Job& job) {
     return burned;
 }
 
-Overhang worst_overhang(const std::vector<BurnedLine>& lines, const geometry::Polyline& outline) {
-    Overhang worst;
-    const Outside outside(outline);
+std::vector<geometry::Point> corners_of(const std::vector<BurnedLine>& lines) {
+    std::vector<geometry::Point> corners;
     for (const BurnedLine& burned : lines)
-        for (const geometry::Point p : burned.line.points)
-            if (const double by = outside.by(p); by > worst.by) worst = {by, p};
+        corners.insert(corners.end(), burned.line.points.begin(), burned.line.points.end());
+    return corners;
+}
+
+Overhang worst_overhang(const std::vector<geometry::Point>& points, const geometry::Polyline& outline) {
+    Overhang worst;
+    const geometry::OutsideDistance outside(outline);
+    for (const geometry::Point p : points)
+        if (const double by = outside.by(p); by > worst.by) worst = {by, p};
     return worst.by > overhang_slack ? worst : Overhang{};
 }
 
-Overhang least_margin(const std::vector<BurnedLine>& lines, const geometry::Polyline& outline) {
+Overhang least_margin(const std::vector<geometry::Point>& points, const geometry::Polyline& outline) {
     Overhang least{std::numeric_limits<double>::infinity(), {}};
     const auto& sides = outline.points;
-    for (const BurnedLine& burned : lines)
-        for (const geometry::Point p : burned.line.points)
-            for (std::size_t i = 0; i < sides.size(); ++i) {
-                const auto nearest = geometry::nearest_on_line(p, sides[i], sides[(i + 1) % sides.size()]);
-                if (const double away = geometry::distance(p, nearest); away < least.by) least = {away, p};
-            }
+    for (const geometry::Point p : points)
+        for (std::size_t i = 0; i < sides.size(); ++i) {
+            const auto nearest = geometry::nearest_on_line(p, sides[i], sides[(i + 1) % sides.size()]);
+            if (const double away = geometry::distance(p, nearest); away < least.by) least = {away, p};
+        }
     return least;
-}
-
-geometry::Box bounds(const std::vector<BurnedLine>& lines) {
-    geometry::Box box;
-    for (const BurnedLine& burned : lines)
-        box.add(burned.box);
-    return box;
 }
 
 }  // namespace chalkline::planning

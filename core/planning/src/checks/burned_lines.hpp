@@ -19,16 +19,17 @@ struct BurnedLine {
 /// Everything that is burned, in run order of the steps; a shape of two steps stands there twice.
 std::vector<BurnedLine> burned_lines(const job::Job& job);
 
-/// The burned point farthest outside an outline, and how far, mm; 0 when all lies inside.
+/// All their corners.
+std::vector<geometry::Point> corners_of(const std::vector<BurnedLine>& lines);
+
+/// The point farthest outside an outline, and how far, mm; 0 when all lie inside.
 struct Overhang {
     double by = 0;
     geometry::Point place;
 };
-Overhang worst_overhang(const std::vector<BurnedLine>& lines, const geometry::Polyline& outline);
+Overhang worst_overhang(const std::vector<geometry::Point>& points, const geometry::Polyline& outline);
 
-/// The burned point nearest to the outline from inside, and its distance, mm.
-Overhang least_margin(const std::vector<BurnedLine>& lines, const geometry::Polyline& outline);
-
-geometry::Box bounds(const std::vector<BurnedLine>& lines);
+/// The point nearest to the outline from inside, and its distance, mm.
+Overhang least_margin(const std::vector<geometry::Point>& points, const geometry::Polyline& outline);
 
 }  // namespace chalkline::planning

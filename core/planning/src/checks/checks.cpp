@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "parts.hpp"
+#include "checks/parts.hpp"
 
 #include <chalkline/base/units_text.hpp>
 
@@ -15,17 +15,16 @@ void apply_overrides(const job::Job& job, std::vector<Check>& checks) {
             if (may_override(one) && known.code == one.code && known.about == about(one)) one.overridden = known.reason;
 }
 
-std::vector<Check> place_checks(const job::Job& job, const CheckGround& ground) {
-    std::vector<Check> found;
-    check_place({job, ground, burned_lines(job)}, found);
-    apply_overrides(job, found);
-    return found;
-}
-
 }  // namespace
 
-std::vector<Check> check_job(const job::Job& job, const CheckGround& ground) {
-    const Examined examined{job, ground, burned_lines(job)};
+Examined examine(const job::Job& job, const CheckGround& ground, const std::vector<geometry::Point>& lit) {
+    Examined examined{job, ground, burned_lines(job), lit};
+    if (lit.empty()) examined.lit = corners_of(examined.lines);
+    return examined;
+}
+
+std::vector<Check> check_job(const job::Job& job, const CheckGround& ground, const std::vector<geometry::Point>& lit) {
+    const Examined examined = examine(job, ground, lit);
     std::vector<Check> checks;
     check_place(examined, checks);
     check_steps(examined, checks);
@@ -35,6 +34,10 @@ std::vector<Check> check_job(const job::Job& job, const CheckGround& ground) {
     std::stable_sort(checks.begin(), checks.end(),
                      [](const Check& a, const Check& b) { return a.severity < b.severity; });
     return checks;
+}
+
+std::vector<geometry::Point> drawn_points(const job::Job& job) {
+    return corners_of(burned_lines(job));
 }
 
 std::vector<Check> check_plan(const Plan& plan) {
@@ -66,29 +69,11 @@ std::string about(const Check& one) {
     return text;
 }
 
-std::optional<geometry::Polyline> binding_stock(const job::Job& job) {
-    if (!job.stock) return {};
-    const bool asked = std::any_of(job.overrides.begin(), job.overrides.end(),
-                                   [](const job::Override& one) { return one.code == check::off_stock; });
-    if (asked)
-        for (const Check& one : place_checks(job, {}))
-            if (one.code == check::off_stock && !one.overridden.empty()) return {};
-    return job.stock->outline();
-}
-
-Lying lying_of(const job::Job& job, const machine::MachineProfile& machine) {
-    const auto lines = burned_lines(job);
-    Lying lying{bounds(lines), worst_overhang(lines, geometry::outline(machine.bed())).by, 0};
-    if (job.stock) lying.off_stock = worst_overhang(lines, job.stock->outline()).by;
-    return lying;
-}
-
-double overhang(const job::Job& job, const geometry::Polyline& outline) {
-    return worst_overhang(burned_lines(job), outline).by;
-}
-
-geometry::Box burned_bounds(const job::Job& job) {
-    return bounds(burned_lines(job));
+std::optional<geometry::Polyline> binding_stock(const job::Job& job, const std::vector<Check>& checks) {
+    const bool passed_over = std::any_of(checks.begin(), checks.end(), [](const Check& one) {
+        return one.code == check::off_stock && !one.overridden.empty();
+    });
+    return job.stock && !passed_over ? std::optional(job.stock->outline()) : std::nullopt;
 }
 
 }  // namespace chalkline::planning

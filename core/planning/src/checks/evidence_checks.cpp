@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "parts.hpp"
+#include "checks/parts.hpp"
 
 #include <chalkline/base/units_text.hpp>
 
@@ -33,7 +33,9 @@ std::optional<Check> check_speed(const recipes::Known& known, Speed speed, const
 }
 
 void check_evidence(const Examined& examined, std::vector<Check>& found) {
-    const auto& [job, ground, lines] = examined;
+    const job::Job& job = examined.job;
+    const CheckGround& ground = examined.ground;
+    const std::vector<BurnedLine>& lines = examined.lines;
     for (std::size_t i = 0; i < job.steps.size(); ++i) {
         const job::Step& step = job.steps[i];
         const bool works =

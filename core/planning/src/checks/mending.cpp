@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "parts.hpp"
+#include "checks/parts.hpp"
 
 #include <chalkline/art/cleaning.hpp>
 #include <chalkline/job/edits.hpp>
@@ -54,15 +54,14 @@ std::optional<Point> way_into(const Box& box, const Box& room) {
 }
 
 Result<job::Job> onto_bed(const Examined& examined, const Check&) {
-    const auto by = way_into(bounds(examined.lines), examined.ground.machine.bed());
+    const auto by = way_into(geometry::bounds(examined.lit), examined.ground.machine.bed());
     if (!by) return no_way();
     return moved(examined.job, *by);
 }
 
-bool keeps_margin(const job::Job& job, double margin) {
-    const auto lines = burned_lines(job);
-    const auto outline = job.stock->outline();
-    return worst_overhang(lines, outline).by == 0 && least_margin(lines, outline).by >= margin - 0.01;
+bool keeps_margin(const job::Stock& stock, const std::vector<Point>& lit, double margin) {
+    const auto outline = stock.outline();
+    return worst_overhang(lit, outline).by == 0 && least_margin(lit, outline).by >= margin - 0.01;
 }
 
 /// Inside the margin by the shortest way in the piece's own directions; else in the middle, with the margin or without.
@@ -70,17 +69,19 @@ Result<job::Job> onto_stock(const Examined& examined, const Check&) {
     const job::Stock& stock = *examined.job.stock;
     const auto to_piece = stock.place().inverse();
     Box box;
-    for (const BurnedLine& burned : examined.lines)
-        for (const Point p : burned.line.points)
-            box.add(to_piece(p));
-    std::vector<job::Job> tries;
+    for (const Point p : examined.lit)
+        box.add(to_piece(p));
     for (const double margin : {stock.margin.mm(), 0.0}) {
         const Box room{margin, margin, stock.width - margin, stock.height - margin};
         const Point to_middle = Point{stock.width / 2, stock.height / 2} - box.centre();
         for (const auto& by : {way_into(box, room), std::optional(to_middle)}) {
             if (!by) continue;
-            auto job = moved(examined.job, stock.place().direction(*by));
-            if (job && keeps_margin(*job, margin)) return job;
+            const Point shift = stock.place().direction(*by);
+            std::vector<Point> lit = examined.lit;
+            for (Point& p : lit)
+                p = p + shift;
+            auto job = moved(examined.job, shift);
+            if (job && keeps_margin(stock, lit, margin)) return job;
         }
     }
     return no_way();
@@ -106,7 +107,7 @@ Result<job::Job> with_run_up(const Examined& examined, const Check& check) {
 Result<job::Job> inner_first(const Examined& examined, const Check&) {
     Result<job::Job> job = examined.job;
     for (std::size_t i = 0; job && i <= job->steps.size() * job->steps.size(); ++i) {
-        const Examined now{*job, examined.ground, burned_lines(*job)};
+        const Examined now = examine(*job, examined.ground, {});
         const auto loose = loose_inner(now);
         if (!loose) return job;
         job::Job next = *job;
@@ -157,7 +158,7 @@ Result<job::Job> without_doubles(const Examined& examined, const Check&) {
         if (std::any_of(job.motifs.begin(), job.motifs.end(), twin))
             if (auto without = job::remove(job, {id})) job = std::move(*without);
     }
-    const bool mended = doubled_shapes({job, examined.ground, burned_lines(job)}).empty();
+    const bool mended = doubled_shapes(examine(job, examined.ground, {})).empty();
     return mended ? Result<job::Job>(job) : no_way();
 }
 
@@ -267,10 +268,11 @@ bool can_mend(const Check& check) {
     return remedy_of(check) != nullptr;
 }
 
-Result<job::Job> mend(const job::Job& job, const Check& check, const CheckGround& ground) {
+Result<job::Job> mend(const job::Job& job, const Check& check, const CheckGround& ground,
+                      const std::vector<Point>& lit) {
     const Remedy* remedy = remedy_of(check);
     if (!remedy) return no_way();
-    return remedy->mend({job, ground, burned_lines(job)}, check);
+    return remedy->mend(examine(job, ground, lit), check);
 }
 
 }  // namespace chalkline::planning

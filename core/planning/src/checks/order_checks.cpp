@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "parts.hpp"
+#include "checks/parts.hpp"
 
 #include <chalkline/geometry/region.hpp>
 #include <chalkline/job/edits.hpp>

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The checks by what they look at. Each adds what it finds.
 #pragma once
-#include "burned_lines.hpp"
+#include "checks/burned_lines.hpp"
 
 #include <chalkline/planning/checks.hpp>
 #include <chalkline/recipes/library.hpp>
@@ -12,8 +12,11 @@ namespace chalkline::planning {
 struct Examined {
     const job::Job& job;
     const CheckGround& ground;
-    std::vector<BurnedLine> lines;
+    std::vector<BurnedLine> lines;     ///< the art, drawn where it lies
+    std::vector<geometry::Point> lit;  ///< where it burns: ends of the program's lit moves; the art's without a program
 };
+/// `lit`: of the job's program; empty: there is none.
+Examined examine(const job::Job& job, const CheckGround& ground, const std::vector<geometry::Point>& lit);
 
 void check_place(const Examined& examined, std::vector<Check>& found);
 void check_order(const Examined& examined, std::vector<Check>& found);

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "scan_planner.hpp"
-#include "parts.hpp"
+#include "checks/parts.hpp"
+#include "scanning/scan_planner.hpp"
 
 #include <chalkline/base/units_text.hpp>
 #include <chalkline/recipes/materials.hpp>
@@ -36,14 +36,14 @@ void check_stock(const Examined& examined, std::vector<Check>& found) {
         found.push_back({std::string(check::dangerous_material),
                          Severity::blocking,
                          {{"material", stock.material}, {"substance", std::string(danger->substance)}}});
-    if (examined.lines.empty()) return;
-    if (const Overhang off = worst_overhang(examined.lines, outline); off.by > 0) {
+    if (examined.lit.empty()) return;
+    if (const Overhang off = worst_overhang(examined.lit, outline); off.by > 0) {
         found.push_back(at(check::off_stock, Severity::blocking, "by", off.by, off.place));
         return;
     }
     const double margin = stock.margin.mm() - margin_slack;
-    if (margin <= 0 || well_inside(bounds(examined.lines), outline, margin)) return;
-    const Overhang least = least_margin(examined.lines, outline);
+    if (margin <= 0 || well_inside(geometry::bounds(examined.lit), outline, margin)) return;
+    const Overhang least = least_margin(examined.lit, outline);
     if (least.by >= margin) return;
     Check near = at(check::near_edge, Severity::warning, "away", least.by, least.place);
     near.parameters.emplace_back("margin", format_number(stock.margin.mm(), 1));
@@ -55,7 +55,7 @@ void check_stock(const Examined& examined, std::vector<Check>& found) {
 Point run_up_way(const steps::StepSettings& settings, const machine::MachineProfile& machine) {
     const double angle = settings.fill.angle * std::numbers::pi / 180;
     const Point along{std::cos(angle), std::sin(angle)};
-    const double length = run_up_of(settings.fill, settings.speed.mm_per_min(), limits_along(along, machine));
+    const double length = run_up_of(settings.fill, settings.speed.mm_per_min(), timing::limits_along(along, machine));
     return along * length;
 }
 
@@ -77,8 +77,8 @@ Overhang missing_run_up(const Examined& examined, std::size_t step) {
 
 void check_place(const Examined& examined, std::vector<Check>& found) {
     if (examined.job.stock) check_stock(examined, found);
-    if (examined.lines.empty()) return;
-    const Overhang bed = worst_overhang(examined.lines, geometry::outline(examined.ground.machine.bed()));
+    if (examined.lit.empty()) return;
+    const Overhang bed = worst_overhang(examined.lit, geometry::outline(examined.ground.machine.bed()));
     if (bed.by > 0) {
         found.push_back(at(check::off_bed, Severity::blocking, "by", bed.by, bed.place));
         return;

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "parts.hpp"
+#include "checks/parts.hpp"
 
 #include <chalkline/base/units_text.hpp>
 
@@ -47,10 +47,10 @@ bool same_line(const BurnedLine& a, const BurnedLine& b) {
 }  // namespace
 
 std::vector<std::pair<std::size_t, std::size_t>> doubled_shapes(const Examined& examined) {
-    const auto& [job, ground, lines] = examined;
+    const job::Job& job = examined.job;
     std::unordered_multimap<std::size_t, const BurnedLine*> seen;
     std::vector<std::pair<std::size_t, std::size_t>> doubled;
-    for (const BurnedLine& burned : lines) {
+    for (const BurnedLine& burned : examined.lines) {
         // Fills of one step are merged: nothing burns twice.
         if (steps::burns_area(job.steps[burned.step].settings.kind)) continue;
         const std::size_t key = fingerprint(burned);
@@ -66,8 +66,9 @@ std::vector<std::pair<std::size_t, std::size_t>> doubled_shapes(const Examined& 
 }
 
 void check_steps(const Examined& examined, std::vector<Check>& found) {
-    const auto& [job, ground, lines] = examined;
-    if (lines.empty()) found.push_back({std::string(check::nothing_to_burn), Severity::blocking});
+    const job::Job& job = examined.job;
+    const CheckGround& ground = examined.ground;
+    if (examined.lines.empty()) found.push_back({std::string(check::nothing_to_burn), Severity::blocking});
     for (std::size_t i = 0; i < job.steps.size(); ++i) {
         const job::Step& step = job.steps[i];
         const auto& s = step.settings;
@@ -75,7 +76,8 @@ void check_steps(const Examined& examined, std::vector<Check>& found) {
         if (auto valid = steps::validate(s, ground.machine.top_speed()); !valid)
             found.push_back(of_step(check::settings, Severity::blocking, step, valid.error().parameters));
         if (!step.on) continue;
-        const bool works = std::any_of(lines.begin(), lines.end(), [i](const BurnedLine& b) { return b.step == i; });
+        const bool works =
+            std::any_of(examined.lines.begin(), examined.lines.end(), [i](const BurnedLine& b) { return b.step == i; });
         if (!works && !job.motifs.empty()) found.push_back(of_step(check::idle_step, Severity::info, step, number));
         if (!works) continue;
         if (ground.ceiling && s.power > *ground.ceiling)

@@ -3,11 +3,12 @@
 #include <chalkline/art/read_options.hpp>
 #include <chalkline/base/result.hpp>
 #include <chalkline/base/units_text.hpp>
-#include <chalkline/machine/session.hpp>
+#include <chalkline/clearance/clear.hpp>
+#include <chalkline/conversation/session.hpp>
 #include <chalkline/planning/checks.hpp>
 #include <chalkline/planning/gains.hpp>
-#include <chalkline/planning/program_checker.hpp>
 #include <chalkline/recipes/recipe.hpp>
+#include <chalkline/safety/program_checker.hpp>
 #include <chalkline/steps/settings_json.hpp>
 
 #include <QString>
@@ -28,7 +29,9 @@ QString describe(const Notice& notice);
 /// "3 lines drawn twice"
 QString describe(art::Fault fault, int count);
 Message describe(const planning::Check& check);
-Message describe(const planning::ProgramFault& fault);
+Message describe(const safety::ProgramFault& fault);
+/// The first thing that stands against a program; nothing when it may be sent.
+std::optional<Message> obstacle(const clearance::Clearance& clearance);
 /// What its remedy does, for a button.
 QString mending(const planning::Check& check);
 
@@ -46,7 +49,7 @@ QString name(steps::BeamKind kind);
 QString name(steps::StepKind kind);
 QString name(raster::DitherMethod method);
 /// What keeps a step from its speed, in a maker's words; empty for `none`.
-QString reason(planning::SpeedLimit limit);
+QString reason(timing::SpeedLimit limit);
 /// "fill" or "line", with the count: "19 fills".
 QString count_of(InkKind kind, int shapes);
 /// "Step 1 run both ways instead of one: 4 min 10 s shorter"

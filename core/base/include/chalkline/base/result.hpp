@@ -33,8 +33,14 @@ struct Notice {
     bool operator==(const Notice&) const = default;
 };
 
+/// A value, or why there is none. Whoever gets one looks at it, or says by a cast to void that it does not matter.
 template <class T>
-using Result = tl::expected<T, Error>;
+class [[nodiscard]] Result : public tl::expected<T, Error> {
+ public:
+    using tl::expected<T, Error>::expected;
+    Result() = default;
+    Result(tl::expected<T, Error> other) : tl::expected<T, Error>(std::move(other)) {}
+};
 
 inline tl::unexpected<Error> fail(std::string_view code, Parameters parameters = {}, std::string file = {},
                                   int line = 0) {

@@ -74,5 +74,6 @@ double signed_area(const Polyline& ring);
 Polyline outline(const Box& box);
 Box bounds(const Polyline& line);
 Box bounds(const std::vector<Polyline>& lines);
+Box bounds(const std::vector<Point>& points);
 
 }  // namespace chalkline::geometry

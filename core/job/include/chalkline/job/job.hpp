@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/art/artwork.hpp>
+#include <chalkline/base/contract.hpp>
 #include <chalkline/base/ink.hpp>
 #include <chalkline/geometry/point.hpp>
 #include <chalkline/geometry/region.hpp>
@@ -164,7 +165,10 @@ struct Job {
     const RoundPiece* round_piece() const;
     const Motif* motif(Id id) const;
     /// The motif added last. REQUIRES: there is one.
-    Id last_motif() const { return motifs.back().id; }
+    Id last_motif() const {
+        CHALKLINE_REQUIRES(!motifs.empty());
+        return motifs.back().id;
+    }
     const Step* step(Id id) const;
     /// Some ink, motif or object is sent to the step.
     bool has_work(const Step& step) const;

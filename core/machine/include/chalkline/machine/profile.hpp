@@ -131,6 +131,9 @@ struct MachineProfile {
     }
 };
 
+/// A program that was checked for one of them is right for the other: the same bed, power scale, turning axis, dialect.
+bool burns_alike(const MachineProfile& one, const MachineProfile& other);
+
 namespace error {
 inline constexpr std::string_view bad_profile = "machine.bad-profile";
 inline constexpr std::string_view bad_own_line = "machine.bad-own-line";

@@ -62,8 +62,14 @@ struct CheckGround {
     std::optional<Power> ceiling{};  ///< no step may burn with more
 };
 
-/// All checks of a job, most severe first. Empty: nothing to say. Checks the job overrides say why.
-std::vector<Check> check_job(const job::Job& job, const CheckGround& ground);
+/// All checks of a job, most severe first. Empty: nothing to say. Checks the job overrides say why. `lit`: where its
+/// program burns (`lit_points`), which is what has to lie on the bed and the piece; empty: there is no program, and the
+/// art as drawn stands for it.
+std::vector<Check> check_job(const job::Job& job, const CheckGround& ground,
+                             const std::vector<geometry::Point>& lit = {});
+
+/// Corners of what is burned, as drawn where it lies.
+std::vector<geometry::Point> drawn_points(const job::Job& job);
 
 /// What is wrong with one speed beside all that is known of a material, for a value that is still being typed.
 std::optional<Check> check_speed(const recipes::Known& known, Speed speed, const std::string& material);
@@ -83,20 +89,7 @@ bool may_override(const Check& check);
 /// What the check says, as an override keeps it.
 std::string about(const Check& check);
 
-/// The piece as far as it limits the burn: none when going beyond it was overridden as it stands now.
-std::optional<geometry::Polyline> binding_stock(const job::Job& job);
-
-/// Where what is burned lies, worked out at once.
-struct Lying {
-    geometry::Box burned;
-    double off_bed = 0, off_stock = 0;  ///< mm beyond them; 0 inside, or without a piece
-};
-Lying lying_of(const job::Job& job, const machine::MachineProfile& machine);
-
-/// How far burned art sticks out of an outline, mm; 0 when it is inside. Left-out inks do not count.
-double overhang(const job::Job& job, const geometry::Polyline& outline);
-
-/// Box of what is burned (every shape whose ink has a step), bed mm.
-geometry::Box burned_bounds(const job::Job& job);
+/// The piece as far as it limits the burn: none when going beyond it was overridden as the job's checks found it.
+std::optional<geometry::Polyline> binding_stock(const job::Job& job, const std::vector<Check>& checks);
 
 }  // namespace chalkline::planning

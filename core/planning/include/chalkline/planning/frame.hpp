@@ -17,6 +17,9 @@ enum class FrameWay {
     round  ///< the smallest circle round it
 };
 
+/// Ends of the moves with the beam lit, bed mm; of a scan line only the outermost.
+std::vector<geometry::Point> lit_points(const machine::Program& program);
+
 /// The convex hull of where a program's beam is lit, bed mm: lead-ins, overcut and kerf included, dark run-ups not.
 /// Empty when nothing burns.
 std::vector<geometry::Point> lit_hull(const machine::Program& program);

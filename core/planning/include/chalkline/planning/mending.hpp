@@ -13,6 +13,8 @@ bool can_mend(const Check& check);
 
 /// The job after the remedy: in order, on the piece, within limits. What is mended this way no longer raises the check.
 /// Error: no_mending when there is no way, such as art larger than the piece.
-Result<job::Job> mend(const job::Job& job, const Check& check, const CheckGround& ground);
+/// `lit`: as of `check_job`.
+Result<job::Job> mend(const job::Job& job, const Check& check, const CheckGround& ground,
+                      const std::vector<geometry::Point>& lit = {});
 
 }  // namespace chalkline::planning

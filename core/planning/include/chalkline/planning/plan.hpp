@@ -6,7 +6,7 @@
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/machine/program.hpp>
 #include <chalkline/planning/proof_shelf.hpp>
-#include <chalkline/planning/time_model.hpp>
+#include <chalkline/timing/time_model.hpp>
 
 #include <memory>
 #include <optional>
@@ -37,7 +37,7 @@ struct StepReport {
     double burn = 0, travel = 0;  ///< mm, all passes
     double area = 0;              ///< mm² inked by the scan lines of one pass; 0 for lines
     double reached_speed = 0;     ///< highest speed reached while burning, mm/min
-    SpeedLimit limit = SpeedLimit::none;
+    timing::SpeedLimit limit = timing::SpeedLimit::none;
     int narrow = 0;  ///< outlines that are narrower than the kerf and vanished
 };
 

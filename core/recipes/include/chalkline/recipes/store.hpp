@@ -28,7 +28,8 @@ inline constexpr std::string_view restored = "recipes.restored";
 inline constexpr std::string_view salvaged = "recipes.salvaged";
 /// The file cannot be written: recipes are shown and not kept.
 inline constexpr std::string_view read_only = "recipes.read-only";
-/// A recipe in the file cannot be read, or is not what was written: `number`, and how its text `begins`. It stays there.
+/// A recipe in the file cannot be read, or is not what was written: `number`, and how its text `begins`. It stays
+/// there.
 inline constexpr std::string_view unreadable = "recipes.unreadable";
 /// No file can be made: recipes are kept until Chalkline is closed.
 inline constexpr std::string_view in_memory = "recipes.in-memory";

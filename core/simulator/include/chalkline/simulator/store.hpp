@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/base/contract.hpp>
+
 #include <cstddef>
 #include <map>
 #include <optional>
@@ -23,7 +25,10 @@ class Store {
     void close() { running_.reset(); }
     bool runs() const { return running_.has_value(); }
     /// REQUIRES: runs().
-    const std::string& name() const { return running_->name; }
+    const std::string& name() const {
+        CHALKLINE_REQUIRES(runs());
+        return running_->name;
+    }
     std::size_t bytes_read() const { return running_->at; }
     std::size_t bytes() const { return files_.at(running_->name).size(); }
     /// The next line of what runs, without its ending; nothing when it is read, and then nothing runs any more.

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/base/result.hpp>
+#include <chalkline/conversation/journal.hpp>
 #include <chalkline/history/burn_record.hpp>
-#include <chalkline/machine/journal.hpp>
 #include <chalkline/machine/program.hpp>
 
 #include <QLockFile>

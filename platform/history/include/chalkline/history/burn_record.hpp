@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <chalkline/machine/journal.hpp>
+#include <chalkline/conversation/journal.hpp>
 
 #include <QByteArray>
 #include <QDateTime>

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/conversation/journal.hpp>
 #include <chalkline/link/witness.hpp>
-#include <chalkline/machine/journal.hpp>
 #include <chalkline/machine/rest.hpp>
 
 #include <chrono>

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <chalkline/machine/session.hpp>
+#include <chalkline/conversation/session.hpp>
 
 #include <QString>
 #include <optional>

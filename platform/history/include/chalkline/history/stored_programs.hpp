@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/base/result.hpp>
-#include <chalkline/machine/store.hpp>
+#include <chalkline/conversation/store.hpp>
 
 #include <QDateTime>
 #include <QString>

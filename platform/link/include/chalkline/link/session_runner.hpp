@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/conversation/session.hpp>
 #include <chalkline/link/address.hpp>
-#include <chalkline/machine/session.hpp>
 
 #include <functional>
 #include <memory>

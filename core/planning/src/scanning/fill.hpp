@@ -1,0 +1,32 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+#include "scanning/scan_blocks.hpp"
+
+#include <chalkline/base/progress.hpp>
+#include <chalkline/geometry/region.hpp>
+#include <chalkline/job/job.hpp>
+#include <chalkline/machine/profile.hpp>
+#include <chalkline/steps/step_settings.hpp>
+
+#include <memory>
+#include <vector>
+
+namespace chalkline::planning {
+
+/// An area to fill: as it is drawn, one for all copies that lie the same way, where this one lies, and its motif.
+struct FillShape {
+    std::shared_ptr<const geometry::Region> drawn;
+    geometry::Point at;  ///< added to what is drawn
+    geometry::Box box;   ///< on the bed
+    job::Id motif;
+};
+/// The shape's own region on the bed.
+geometry::Region on_bed(const FillShape& shape);
+
+/// The scan lines of areas. Copies are hatched once, and what repeats is one pattern. Shapes near each other share
+/// their scan lines where that is quicker than turning round twice, others are burned by themselves; a gap in a row
+/// that is quicker jumped than swept splits it. Run-ups never leave the bed.
+ScanBlocks fill_blocks(const std::vector<FillShape>& shapes, const steps::StepSettings& settings,
+                       const machine::MachineProfile& machine, geometry::Point from, const Watch& watch);
+
+}  // namespace chalkline::planning
