@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Fuzz target for everything that is read and is no art: programs, jobs, and all that is JSON. Whatever the bytes, there
-// is a value or an error. What was read is written and read once more: it must be the same.
+// Fuzz target for everything that is read and is no art: programs, jobs, and all that is JSON. Whatever the bytes,
+// there is a value or an error. What was read is written and read once more: it must be the same.
 #include <chalkline/clearance/clear.hpp>
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/routine.hpp>

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "support/let_through.hpp"
 
-#include <chalkline/base/checksum.hpp>
-
 #include "content.hpp"
+
+#include <chalkline/base/checksum.hpp>
 
 namespace chalkline::clearance {
 

@@ -212,8 +212,8 @@ Clearance clear(const JobRequest& request, const Watch& watch) {
     clearance.checks.insert(clearance.checks.end(), found.begin(), found.end());
     clearance.hull = geometry::convex_hull(lit);
     clearance.plan = std::make_shared<const planning::Plan>(std::move(*plan));
-    Gate::pass(clearance, program_of(clearance.plan),
-               limits_of(job, clearance.checks, ground, clearance.plan->program), watch);
+    Gate::pass(clearance, program_of(clearance.plan), limits_of(job, clearance.checks, ground, clearance.plan->program),
+               watch);
     return clearance;
 }
 
@@ -254,8 +254,7 @@ Clearance clear(const FrameRequest& request) {
         clearance.error = frame.error();
         return clearance;
     }
-    clearance.plan =
-        std::make_shared<const planning::Plan>(planning::plan_of(std::move(*frame), request.machine));
+    clearance.plan = std::make_shared<const planning::Plan>(planning::plan_of(std::move(*frame), request.machine));
     ProgramLimits limits{request.machine, {}, {}};
     limits.most = planning::faint_power(request.machine);
     Gate::pass(clearance, program_of(clearance.plan), limits);

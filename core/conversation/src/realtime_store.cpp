@@ -39,7 +39,7 @@ Result<void> RealtimeSession::require_at_rest() const {
 
 Result<void> RealtimeSession::list_store() {
     if (auto free = require_at_rest(); !free) return free;
-    card_.emplace();
+    card_ = Card{};
     now_.activity = Activity::storing;
     begin_with_listing();
     return {};

@@ -81,11 +81,17 @@ job::Job picture() {
 
 // The probe: a program that was not cleared cannot be burned, framed or stored by any call there is.
 template <class What>
-concept Burnable = requires(machine::Session& session, What what) { session.burn(what); };
+concept Burnable = requires(machine::Session& session, What what) {
+    session.burn(what);
+};
 template <class What>
-concept Rideable = requires(machine::Session& session, What what) { session.frame(what); };
+concept Rideable = requires(machine::Session& session, What what) {
+    session.frame(what);
+};
 template <class What>
-concept Storable = requires(machine::Session& session, What what) { session.store("NAME", what); };
+concept Storable = requires(machine::Session& session, What what) {
+    session.store("NAME", what);
+};
 template <class... Whats>
 constexpr bool none_passes = (!(Burnable<Whats> || Rideable<Whats> || Storable<Whats>)&&...);
 static_assert(Burnable<ClearedProgram> && Rideable<ClearedProgram> && Storable<ClearedProgram>);
@@ -235,8 +241,8 @@ TEST_CASE("off the piece and near its edge is what is lit, not what was drawn") 
     job::Job job = test::drawn_job("<rect x='60' y='60' width='30' height='20' fill='none' stroke='#f00'/>");
     const geometry::Box box = geometry::bounds(clear_job(job).hull);
     // A piece that the drawing fits on with 4 mm to spare.
-    job = job::set_stock(job, job::Stock{"Lime", Length::mm(3), {box.left - 4, box.bottom - 4}, box.width() + 8,
-                                         box.height() + 8, 0});
+    job = job::set_stock(
+        job, job::Stock{"Lime", Length::mm(3), {box.left - 4, box.bottom - 4}, box.width() + 8, box.height() + 8, 0});
     const auto found = [](const Clearance& cleared, std::string_view code) {
         return std::any_of(cleared.checks.begin(), cleared.checks.end(), [&](const auto& c) { return c.code == code; });
     };

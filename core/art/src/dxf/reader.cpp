@@ -54,7 +54,8 @@ Point middle_of_most(const std::vector<Box>& boxes) {
     const auto median = [&](auto of) {
         std::vector<double> all;
         for (const Box& box : boxes)
-            all.push_back(of(box.centre()));
+            if (!box.empty()) all.push_back(of(box.centre()));
+        if (all.empty()) return 0.0;
         const auto middle = all.begin() + static_cast<std::ptrdiff_t>((all.size() - 1) / 2);
         std::nth_element(all.begin(), middle, all.end());
         return *middle;

@@ -55,7 +55,7 @@ std::vector<LitRow> shared_rows(std::vector<const Proof*> proofs) {
             auto stretches = stretches_of(*proof, y);
             if (stretches.empty()) continue;
             auto& row =
-                rows.try_emplace(std::lround(middle / proof->frame.pitch * 2), middle, LitStretches()).first->second;
+                rows.try_emplace(std::lround(middle / proof->frame.pitch * 2), LitRow{middle, {}}).first->second;
             row.stretches.insert(row.stretches.end(), stretches.begin(), stretches.end());
         }
     std::vector<LitRow> ascending;
