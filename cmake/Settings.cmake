@@ -28,12 +28,6 @@ if(CHALKLINE_SANITIZE_THREADS)
   add_link_options(-fsanitize=thread)
 endif()
 
-option(CHALKLINE_COVERAGE "Count which lines run" OFF)
-if(CHALKLINE_COVERAGE)
-  add_compile_options(--coverage -fprofile-update=atomic)
-  add_link_options(--coverage)
-endif()
-
 find_program(CCACHE ccache)
 if(CCACHE AND NOT CMAKE_CXX_COMPILER_LAUNCHER)
   set(CMAKE_CXX_COMPILER_LAUNCHER ${CMAKE_COMMAND} -E env
