@@ -9,4 +9,4 @@ cd "$(dirname "$0")/.."
 cmake -S . -B build/tidy -G Ninja -DCMAKE_BUILD_TYPE=Debug -DCHALKLINE_APP=OFF -DCHALKLINE_TESTS=OFF \
     -DCMAKE_EXPORT_COMPILE_COMMANDS=ON >/dev/null
 sed -i 's/ -Wno-maybe-uninitialized//; s/ -Wno-restrict//' build/tidy/compile_commands.json
-git ls-files "$@" | grep '\.cpp$' | xargs -P 2 -n 4 clang-tidy -p build/tidy --quiet
+find "$@" -name '*.cpp' | xargs -P 2 -n 4 clang-tidy -p build/tidy --quiet
