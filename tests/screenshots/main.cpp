@@ -109,6 +109,7 @@ int main(int argc, char** argv) {
     QApplication::setFont(app::theme::font(app::theme::normal));
     app::WindowOptions options;
     app::MainWindow window(options);
+    window.resize(1280, 800);  // the screen without a screen is smaller
     window.show();
     Photographer photographer(window, argv[1]);
     window.files().open({QString(CHALKLINE_SAMPLES) + "/row-marker.chalk"});

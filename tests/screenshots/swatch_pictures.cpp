@@ -43,6 +43,7 @@ int main(int argc, char** argv) {
     app::WindowOptions options;
     options.simulator_speed = "max";
     app::MainWindow window(options);
+    window.resize(1280, 800);  // the screen without a screen is smaller
     window.show();
     const auto take = [&](const QString& name) {
         QTest::qWait(200);
