@@ -30,6 +30,9 @@ class JobDocument::Edit : public QUndoCommand {
         return same;
     }
     const Step& step() const { return step_; }
+    bool continued_by(const Edit& next) const {
+        return next.step_.epoch == step_.epoch && next.step_.merge == step_.merge;
+    }
 
     void redo() override {
         if (!std::exchange(done_, false)) document_.set(step_.after, step_.change, step_.state_after);
@@ -37,8 +40,9 @@ class JobDocument::Edit : public QUndoCommand {
     void undo() override { document_.set(step_.before, step_.change, step_.state_before); }
     int id() const override { return step_.merge ? 1 : -1; }
     bool mergeWith(const QUndoCommand* other) override {
-        const Step& next = static_cast<const Edit*>(other)->step_;
-        if (next.epoch != step_.epoch || next.merge != step_.merge) return false;
+        const auto& edit = *static_cast<const Edit*>(other);
+        if (!continued_by(edit)) return false;
+        const Step& next = edit.step_;
         step_.after = next.after;
         step_.state_after = next.state_after;
         step_.change = step_.change | next.change;
@@ -57,9 +61,13 @@ JobDocument::JobDocument(QObject* parent) : QObject(parent) {
 
 Result<void> JobDocument::edit(const QString& name, Result<job::Job> edited, JobChange change, const Merge& merge) {
     if (!edited) return tl::unexpected(edited.error());
-    forget_oldest();
-    history_.push(
-        new Edit(*this, {name, job_, std::move(*edited), change, merge, merge_epoch_, state_, ++newest_state_}));
+    auto* next =
+        new Edit(*this, {name, job_, std::move(*edited), change, merge, merge_epoch_, state_, ++newest_state_});
+    // Weighed once a step, not at every move of a drag.
+    const auto* last = static_cast<const Edit*>(history_.command(history_.index() - 1));
+    const bool goes_on = merge && last && last->continued_by(*next);
+    if (!goes_on) forget_oldest();
+    history_.push(next);
     return {};
 }
 
@@ -83,7 +91,6 @@ void JobDocument::forget_oldest() {
     const QSignalBlocker quiet(history_);
     history_.clear();
     if (clean != 0) history_.resetClean();
-    ++merge_epoch_;  // two that were kept apart stay apart
     for (std::size_t i = 0; i < kept.size(); ++i) {
         history_.push(kept[i]);
         if (clean == static_cast<int>(i) + 1) history_.setClean();

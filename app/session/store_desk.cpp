@@ -45,9 +45,12 @@ void StoreDesk::send(const QString& name, const QString& title) {
     if (const auto why = obstacle()) return say(why->whole());
     const std::string stored = machine::store_name(name.toStdString(), machine_.profile().dialect);
     if (stored.empty()) return say(tr("Give it a name of letters and figures."));
-    const clearance::ClearedProgram program = *plans_.planned().program;
-    sending_ = {{stored, 0}, title, QDateTime::currentDateTime(), program.text()};
-    machine_.ask([stored, program](Session& session) { return session.store(stored, program); });
+    // The copy of a picture's program is many megabytes of text.
+    reader_.start([program = *plans_.planned().program](const Watch&) { return program.text(); },
+                  [this, stored, title, program = *plans_.planned().program](std::string text) {
+                      sending_ = {{stored, 0}, title, QDateTime::currentDateTime(), std::move(text)};
+                      machine_.ask([stored, program](Session& session) { return session.store(stored, program); });
+                  });
 }
 
 void StoreDesk::remove(const StoredFile& file) {

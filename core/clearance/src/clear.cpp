@@ -102,21 +102,12 @@ bool blocks(const std::vector<Check>& checks) {
     return std::any_of(checks.begin(), checks.end(), [](const Check& check) { return check.blocks(); });
 }
 
-double overhang(const std::vector<geometry::Point>& points, const geometry::Polyline& outline) {
-    constexpr double slack = 0.005;  // mm
-    double worst = 0;
-    const geometry::OutsideDistance outside(outline);
-    for (const geometry::Point p : points)
-        worst = std::max(worst, outside.by(p));
-    return worst > slack ? worst : 0;
-}
-
 /// Where it burns, or would burn, and what of that lies outside.
 void note_place(Clearance& clearance, const std::vector<geometry::Point>& lit, const job::Job* job,
                 const MachineProfile& machine) {
     clearance.burned = geometry::bounds(lit);
-    clearance.off_bed = overhang(lit, geometry::outline(machine.bed()));
-    if (job && job->stock) clearance.off_stock = overhang(lit, job->stock->outline());
+    clearance.off_bed = geometry::farthest_outside(lit, geometry::outline(machine.bed())).by;
+    if (job && job->stock) clearance.off_stock = geometry::farthest_outside(lit, job->stock->outline()).by;
 }
 
 }  // namespace
@@ -164,12 +155,6 @@ std::shared_ptr<const Program> program_of(const std::shared_ptr<const planning::
     return {plan, &plan->program};
 }
 
-ProgramLimits limits_of_file(const CheckGround& ground) {
-    ProgramLimits limits{ground.machine, {}, {}};
-    limits.most = ground.ceiling.value_or(limits.most);
-    return limits;
-}
-
 }  // namespace
 
 Result<ClearedProgram> Clearance::passed() const {
@@ -183,9 +168,15 @@ Result<ClearedProgram> Clearance::passed() const {
     return *program;
 }
 
+static ProgramLimits limits_of(const CheckGround& ground) {
+    ProgramLimits limits{ground.machine, {}, {}};
+    limits.most = ground.ceiling.value_or(limits.most);
+    return limits;
+}
+
 ProgramLimits limits_of(const job::Job& job, const std::vector<Check>& checks, const CheckGround& ground,
                         const Program& program) {
-    ProgramLimits limits = limits_of_file(ground);
+    ProgramLimits limits = limits_of(ground);
     if (const auto stock = planning::binding_stock(job, checks)) limits.stock = *stock;
     std::map<job::Id, double> power;
     for (const job::Step& step : job.steps)
@@ -224,7 +215,7 @@ Clearance clear(FileRequest request, const Watch& watch) {
     const auto lit = planning::lit_points(clearance.plan->program);
     note_place(clearance, lit, nullptr, request.ground.machine);
     clearance.hull = geometry::convex_hull(lit);
-    Gate::pass(clearance, program_of(clearance.plan), limits_of_file(request.ground), watch);
+    Gate::pass(clearance, program_of(clearance.plan), limits_of(request.ground), watch);
     return clearance;
 }
 
@@ -237,10 +228,10 @@ Clearance clear(const RestRequest& request, const Watch& watch) {
     note_place(clearance, lit, request.job, request.ground.machine);
     clearance.hull = planning::lit_hull(*program);
     if (request.job) clearance.checks = planning::check_job(*request.job, request.ground, lit);
-    Gate::pass(clearance, program,
-               request.job ? limits_of(*request.job, clearance.checks, request.ground, *program)
-                           : limits_of_file(request.ground),
-               watch);
+    Gate::pass(
+        clearance, program,
+        request.job ? limits_of(*request.job, clearance.checks, request.ground, *program) : limits_of(request.ground),
+        watch);
     return clearance;
 }
 

@@ -15,6 +15,8 @@ std::uint64_t with_line(std::uint64_t sum, const ProgramLine& line) {
     return checksum("\n", checksum(line.text, sum));
 }
 
+namespace {
+
 /// Lines block by block, each compared with what was checked.
 class ComparedLines : public LineSource {
  public:
@@ -48,6 +50,8 @@ class ComparedLines : public LineSource {
     std::uint64_t sum_ = checksum({});
     bool intact_ = true;
 };
+
+}  // namespace
 
 const machine::MachineProfile& ClearedProgram::machine() const {
     return content_->machine;

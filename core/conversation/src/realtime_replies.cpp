@@ -238,12 +238,7 @@ void RealtimeSession::handle_command_answer(std::optional<int> error_number) {
 
 void RealtimeSession::carried_out(const Command& command) {
     switch (command.purpose) {
-        case Purpose::question:
-        case Purpose::own_line:
-        case Purpose::begin_probe:
-        case Purpose::pulse:
-        case Purpose::sleep:
-        case Purpose::write_origin:
+        case Purpose::plain:
             return;
         case Purpose::typed:
             // It may have moved the head, changed where it counts from, or a setting.

@@ -184,8 +184,7 @@ Result<void> RealtimeSession::probe() {
     if (!profile_.focus.probe) return fail(error::no_probe);
     constexpr double probe_speed = 60;  // mm/min: what it touches may bend
     now_.activity = Activity::probing;
-    queue_command(
-        {fmt::format("G91G21G38.2Z-{:.3f}F{:.0f}", profile_.focus.probe_reach, probe_speed), Purpose::begin_probe});
+    queue_command({fmt::format("G91G21G38.2Z-{:.3f}F{:.0f}", profile_.focus.probe_reach, probe_speed), Purpose::plain});
     queue_command({"G90", Purpose::end_probe});
     announce();
     return {};
@@ -251,8 +250,8 @@ Result<void> RealtimeSession::pulse(Power power, Duration time) {
     const double full = setting(30).value_or(profile_.full_power_s);
     now_.activity = Activity::pulsing;
     for (Command command :
-         {Command{fmt::format("G1F100M3S{:.0f}", share * full), Purpose::pulse},
-          Command{fmt::format("G4P{:.3f}", seconds), Purpose::pulse}, Command{"M5S0", Purpose::end_pulse}}) {
+         {Command{fmt::format("G1F100M3S{:.0f}", share * full), Purpose::plain},
+          Command{fmt::format("G4P{:.3f}", seconds), Purpose::plain}, Command{"M5S0", Purpose::end_pulse}}) {
         lines_out_ += command.text + "\n";
         events_.push_back(event::Wire{true, command.text});
         open_.push_back(std::move(command));
@@ -263,7 +262,7 @@ Result<void> RealtimeSession::pulse(Power power, Duration time) {
 
 Result<void> RealtimeSession::release_motors() {
     if (auto free = require_free(); !free) return free;
-    queue_command({"$SLP", Purpose::sleep});
+    queue_command({"$SLP", Purpose::plain});
     forget_place();
     announce();
     return {};
@@ -286,7 +285,7 @@ Result<void> RealtimeSession::send_line(const std::string& text) {
     if (now_.activity != Activity::none || stopping_ != Stopping::no) return fail(error::not_while_working);
     if (!is_plain_line(text)) return fail(error::bad_line, {{"text", text}});
     const bool asks = text == "$" || text == "$$" || text == "$I" || text == "$G" || text == "$#" || text == "$N";
-    queue_command({text, asks ? Purpose::question : Purpose::typed});
+    queue_command({text, asks ? Purpose::plain : Purpose::typed});
     return {};
 }
 
@@ -466,8 +465,8 @@ void RealtimeSession::place_bed_origin() {
     // Its own words for unit and distance: a start-up line of the maker's may have set others.
     if (moved)
         queue_command(
-            {"G21G90G10L2P1X" + decimal(origin_.x) + profile_.y_letter() + decimal(origin_.y), Purpose::write_origin});
-    if (shifted) queue_command({"G92.1", Purpose::write_origin});
+            {"G21G90G10L2P1X" + decimal(origin_.x) + profile_.y_letter() + decimal(origin_.y), Purpose::plain});
+    if (shifted) queue_command({"G92.1", Purpose::plain});
     queue_command({"$#", Purpose::program_origin});
 }
 
@@ -494,7 +493,7 @@ void RealtimeSession::finish_if_at_rest() {
 /// What the maker has done after finding home and after a job: lines of their own, then the head out of the way.
 void RealtimeSession::go_to_rest(const std::vector<std::string>& own_lines) {
     for (const std::string& line : own_lines)
-        queue_command({line, Purpose::own_line});
+        queue_command({line, Purpose::plain});
     if (!profile_.rest || !profile_.bed().contains(*profile_.rest) || now_.placed_by_hand) return;
     const geometry::Point rest = *profile_.rest + origin_;
     now_.activity = Activity::jogging;

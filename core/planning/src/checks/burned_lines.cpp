@@ -5,12 +5,6 @@
 #include <chalkline/job/wall_bend.hpp>
 
 namespace chalkline::planning {
-namespace {
-
-constexpr double overhang_slack = 0.005;  // mm
-
-}  // namespace
-
 std::vector<BurnedLine> burned_lines(const job::Job& job) {
     std::vector<BurnedLine> burned;
     const job::WallBend bend(job);
@@ -48,11 +42,8 @@ std::vector<geometry::Point> corners_of(const std::vector<BurnedLine>& lines) {
 }
 
 Overhang worst_overhang(const std::vector<geometry::Point>& points, const geometry::Polyline& outline) {
-    Overhang worst;
-    const geometry::OutsideDistance outside(outline);
-    for (const geometry::Point p : points)
-        if (const double by = outside.by(p); by > worst.by) worst = {by, p};
-    return worst.by > overhang_slack ? worst : Overhang{};
+    const auto worst = geometry::farthest_outside(points, outline);
+    return {worst.by, worst.place};
 }
 
 Overhang least_margin(const std::vector<geometry::Point>& points, const geometry::Polyline& outline) {

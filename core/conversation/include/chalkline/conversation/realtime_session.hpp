@@ -72,20 +72,15 @@ class RealtimeSession : public Session {
     /// What a command was sent for. Its answer is understood by this, never by its text: what somebody types by hand
     /// means nothing to the session, whatever it looks like.
     enum class Purpose {
-        question,  ///< the answer's lines are read as they come
-        own_line,  ///< of the profile; nothing follows
-        typed,     ///< by hand: once it is carried out, nobody knows the place any more
+        plain,  ///< nothing follows; what it is answered is read as it comes
+        typed,  ///< by hand: once it is carried out, nobody knows the place any more
         home,
         unlock,
         jog,
-        begin_probe,
         end_probe,
-        pulse,
         end_pulse,
-        sleep,
         write_setting,     ///< `number` and `value`
         program_settings,  ///< `$$` before a program: somebody may have changed them
-        write_origin,      ///< of the bed
         program_origin,    ///< `$#` before a program
         list_store_by_path,
         list_store_in_brief,
@@ -94,7 +89,7 @@ class RealtimeSession : public Session {
     };
     struct Command {
         std::string text;
-        Purpose purpose = Purpose::question;
+        Purpose purpose = Purpose::plain;
         int number = 0;
         double value = 0;
     };

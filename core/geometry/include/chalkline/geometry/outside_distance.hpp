@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <limits>
 #include <utility>
+#include <vector>
 
 namespace chalkline::geometry {
 
@@ -39,5 +40,19 @@ class OutsideDistance {
     Region region_;
     bool convex_ = true;
 };
+
+/// The point farthest outside an outline, and how far; 0 when all lie inside, but for what is lost in rounding.
+struct FarthestOutside {
+    double by = 0;
+    Point place;
+};
+inline FarthestOutside farthest_outside(const std::vector<Point>& points, const Polyline& outline) {
+    constexpr double rounding = 0.005;  // mm
+    FarthestOutside worst;
+    const OutsideDistance outside(outline);
+    for (const Point p : points)
+        if (const double by = outside.by(p); by > worst.by) worst = {by, p};
+    return worst.by > rounding ? worst : FarthestOutside{};
+}
 
 }  // namespace chalkline::geometry

@@ -131,7 +131,8 @@ struct MachineProfile {
     }
 };
 
-/// A program that was checked for one of them is right for the other: the same bed, power scale, turning axis, dialect.
+/// A program that was checked for one of them is right for the other: the same bed, S of full power, turning axis,
+/// dialect.
 bool burns_alike(const MachineProfile& one, const MachineProfile& other);
 
 namespace error {
