@@ -188,7 +188,7 @@ def job(svg):
                 "line_pitch_mm": 0.1, "inks": inks}
 
     return {
-        "format": "chalkline-job", "version": 2, "last_id": 4,
+        "format": "chalkline-job", "version": 7, "last_id": 4,
         "motifs": [{"id": 1, "name": "plate.svg", "source": "sources/1-plate.svg", "place": place}],
         "steps": [step(2, "engrave", 70, 3200, 1, True, ["#000000:fill"]),
                   step(3, "score", 35, 2400, 1, False, ["#1565c0:line"]),
@@ -242,6 +242,49 @@ def key_tag():
 """
 
 
+def packet():
+    """The front of a seed packet: white on dark, shadows and a soft sky, for material that shows shades."""
+    name = "\n".join(f'    <path d="{d}"/>' for d in centred_text("WRENFOLD", 35, 91, 6.4, 1.2))
+    kind = "\n".join(f'    <path d="{d}"/>' for d in centred_text("SORREL", 35, 17.5, 5.2, 1.4))
+    leaves = "\n".join(f'    <path d="{d}"/>' for cx, cy, w, h in ((27, 62, 9, 16), (44, 66, 7, 12), (35, 50, 6, 10))
+                       for d in leaf(cx, cy, w, h))
+    return f"""<?xml version="1.0" encoding="UTF-8"?>
+<!-- Wrenfold Plots: front of a seed packet, 70 x 100 mm. Drawn by samples/make_samples.py -->
+<svg xmlns="http://www.w3.org/2000/svg" width="70mm" height="100mm" viewBox="0 0 70 100">
+  <defs>
+    <linearGradient id="sky" x1="0" y1="0" x2="0" y2="1">
+      <stop offset="0" stop-color="#4a6fa5"/>
+      <stop offset="1" stop-color="#4a6fa5" stop-opacity="0"/>
+    </linearGradient>
+  </defs>
+  <rect x="1" y="1" width="68" height="98" rx="4" fill="#33291f"/>
+  <rect x="5" y="5" width="60" height="74" rx="2" fill="#ffffff"/>
+  <rect x="5" y="5" width="60" height="40" rx="2" fill="url(#sky)"/>
+  <circle cx="51" cy="30" r="7" fill="#e8c15a"/>
+  <path d="M5 58 C18 44 30 46 40 55 C48 50 58 48 65 52 V77 A2 2 0 0 1 63 79 H7 A2 2 0 0 1 5 77 Z" fill="#7d9a4e"/>
+  <path d="M5 68 C20 60 34 62 46 70 C54 66 60 66 65 67 V77 A2 2 0 0 1 63 79 H7 A2 2 0 0 1 5 77 Z" fill="#4f6b32"/>
+  <g opacity="0.35">
+    <ellipse cx="29" cy="72" rx="10" ry="2.2"/>
+    <ellipse cx="44" cy="73.5" rx="8" ry="1.8"/>
+  </g>
+  <g fill="#ffffff">
+{leaves}
+  </g>
+  <g fill="#ffffff" opacity="0.6">
+    <ellipse cx="20" cy="27" rx="9" ry="3.2"/>
+    <ellipse cx="27" cy="29" rx="8" ry="2.8"/>
+  </g>
+  <g fill="#33291f">
+{kind}
+  </g>
+  <g fill="#ffffff">
+{name}
+  </g>
+  <rect x="0.5" y="0.5" width="69" height="99" rx="4.5" fill="none" stroke="#d81b60" stroke-width="0.2"/>
+</svg>
+"""
+
+
 def cup_job(svg):
     """The seed cup in the rotary, its foot in the chuck: up is along the piece, right is round it."""
     def step(number_, kind, power, speed, inks):
@@ -249,7 +292,7 @@ def cup_job(svg):
                 "line_pitch_mm": 0.1, "inks": inks}
 
     return {
-        "format": "chalkline-job", "version": 6, "last_id": 3,
+        "format": "chalkline-job", "version": 7, "last_id": 3,
         "motifs": [{"id": 1, "name": "cup-band.svg", "source": "sources/1-cup-band.svg",
                     "place": [0, -1, 1, 0, 45, round(TURN, 3)]}],
         "steps": [step(2, "engrave", 60, 3000, ["#000000:fill"]), step(3, "score", 30, 2000, ["#1565c0:line"])],
@@ -349,7 +392,7 @@ def slate_job(ink):
     step = slate_step(picture)
     after = {"name": "for slate", "prepare": prepare, "tone": tone, "step": step}
     return {
-        "format": "chalkline-job", "version": 6, "last_id": 2,
+        "format": "chalkline-job", "version": 7, "last_id": 2,
         "motifs": [{"id": 1, "name": "pears.png", "source": "sources/1-pears.png",
                     "place": [1.5, 0, 0, 1.5, 155, 120], "prepare": prepare, "tone": tone,
                     "variants": [before, after]}],
@@ -378,6 +421,7 @@ def main():
     (HERE / "pears.png").write_bytes(picture)
     svg = plate()
     (HERE / "plate.svg").write_text(svg, encoding="utf-8")
+    (HERE / "seed-packet.svg").write_text(packet(), encoding="utf-8")
     (HERE / "key-tag.svg").write_text(key_tag(), encoding="utf-8")
     svg_of_band = band()
     (HERE / "cup-band.svg").write_text(svg_of_band, encoding="utf-8")

@@ -1348,6 +1348,11 @@
       <translation>Die ganze Seite</translation>
     </message>
     <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>All paint burns</source>
+      <translation>Alle Farbe brennt</translation>
+    </message>
+    <message>
       <extracomment>app/swatches/card_design_panel.cpp</extracomment>
       <source>All swatches back in</source>
       <translation>Alle Muster wieder hinein</translation>
@@ -1386,6 +1391,11 @@
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Another Chalkline is busy with the recipes</source>
       <translation>Ein anderes Chalkline arbeitet gerade mit den Rezepten</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Another count can be chosen beside the drawing's scale.</source>
+      <translation>Eine andere Zahl lässt sich neben dem Maßstab der Zeichnung wählen.</translation>
     </message>
     <message>
       <extracomment>app/trays/round_piece_panel.cpp</extracomment>
@@ -1438,6 +1448,16 @@
       <translation>Bogentoleranz</translation>
     </message>
     <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Areas and lines</source>
+      <translation>Flächen und Linien</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Areas burn only where they are seen: what is painted over them, white too, is cut out. What lets through is mixed. Lines are never cut away.</source>
+      <translation>Flächen brennen nur, wo sie zu sehen sind: Was darüber gemalt ist, auch Weiß, wird ausgespart. Was durchscheint, wird gemischt. Linien werden nie beschnitten.</translation>
+    </message>
+    <message>
       <extracomment>app/line/line_state.cpp</extracomment>
       <source>Art</source>
       <translation>Zeichnung</translation>
@@ -1468,6 +1488,11 @@
       <translation>Als Schnur darum</translation>
     </message>
     <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>As areas and lines</source>
+      <translation>Als Flächen und Linien</translation>
+    </message>
+    <message>
       <extracomment>app/swatches/read_panel.cpp</extracomment>
       <source>As dark and fastest: %1, row %2, column %3.</source>
       <translation>Ebenso dunkel und am schnellsten: %1, Zeile %2, Spalte %3.</translation>
@@ -1481,6 +1506,16 @@
       <extracomment>app/proof/prepare_panel.cpp</extracomment>
       <source>As far as the lines lie apart, unless another distance is typed</source>
       <translation>So weit die Zeilen auseinanderliegen, wenn nichts anderes getippt ist</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>As it looks</source>
+      <translation>Wie es aussieht</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>As it looks: shadows, soft edges, masks and all become one picture; thin lines stay lines</source>
+      <translation>Wie es aussieht: Schatten, weiche Kanten, Masken und alles andere werden ein Bild; dünne Linien bleiben Linien</translation>
     </message>
     <message>
       <extracomment>app/proof/tone_panel.cpp</extracomment>
@@ -1835,6 +1870,16 @@ eins je Zeile</translation>
       <translation>Helligkeit</translation>
     </message>
     <message>
+      <extracomment>app/bed/placing_desk.cpp</extracomment>
+      <source>Bring art forward</source>
+      <translation>Motiv nach vorn holen</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/placing_panel.cpp</extracomment>
+      <source>Bring forward</source>
+      <translation>Nach vorn</translation>
+    </message>
+    <message>
       <extracomment>app/trays/art/art_tray.cpp</extracomment>
       <source>Bring in</source>
       <translation>Holen</translation>
@@ -1880,6 +1925,11 @@ eins je Zeile</translation>
       <translation>Die vier Griffe auf vier bekannte Stellen des Betts ziehen: 1 vorn links, 2 vorn rechts, 3 hinten rechts, 4 hinten links eines Rechtecks. Die Ecken des Betts selbst genügen.</translation>
     </message>
     <message>
+      <extracomment>app/mainwindow/window_commands.cpp</extracomment>
+      <source>Bring what is chosen to the front</source>
+      <translation>Auswahl ganz nach vorn holen</translation>
+    </message>
+    <message>
       <extracomment>wording/src/machine_words.cpp</extracomment>
       <source>Buffer</source>
       <translation>Puffer</translation>
@@ -1920,6 +1970,11 @@ eins je Zeile</translation>
       <translation>Trotzdem brennen …</translation>
     </message>
     <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Burn areas and lines</source>
+      <translation>Flächen und Linien brennen</translation>
+    </message>
+    <message>
       <extracomment>app/bed/placing_desk.cpp</extracomment>
       <source>Burn art by its inks</source>
       <translation>Nach den Tinten brennen</translation>
@@ -1928,6 +1983,11 @@ eins je Zeile</translation>
       <extracomment>app/proof/prepare_panel.cpp</extracomment>
       <source>Burn as a picture</source>
       <translation>Als Bild brennen</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Burn as it looks</source>
+      <translation>Brennen, wie es aussieht</translation>
     </message>
     <message>
       <extracomment>app/trays/burn_tray.cpp</extracomment>
@@ -1955,6 +2015,11 @@ eins je Zeile</translation>
       <translation>Es andersherum brennen</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Burn its areas and lines instead.</source>
+      <translation>Stattdessen die Flächen und Linien brennen.</translation>
+    </message>
+    <message>
       <extracomment>app/swatches/read_panel.cpp</extracomment>
       <source>Burn of the card</source>
       <translation>Brand der Karte</translation>
@@ -1973,6 +2038,11 @@ eins je Zeile</translation>
       <extracomment>app/swatches/read_panel.cpp</extracomment>
       <source>Burn the card first, or note that you did.</source>
       <translation>Erst die Karte brennen oder vermerken, dass sie gebrannt wurde.</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Burn the drawing as it looks, as a picture, to have it.</source>
+      <translation>Die Zeichnung als Bild brennen, wie sie aussieht, dann ist es dabei.</translation>
     </message>
     <message>
       <extracomment>app/mainwindow/window_commands.cpp</extracomment>
@@ -4089,6 +4159,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>app/trays/steps/step_details.cpp</extracomment>
+      <source>How the inks differ</source>
+      <translation>Wie sich die Tinten unterscheiden</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/steps/step_details.cpp</extracomment>
       <source>How the line goes</source>
       <translation>Wie die Linie läuft</translation>
     </message>
@@ -4158,6 +4233,11 @@ eins je Zeile</translation>
       <translation>In Strichen statt Punkten</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>In this job paint does not cover paint: it was made by an earlier version</source>
+      <translation>In diesem Auftrag deckt Farbe keine Farbe: Er stammt aus einer früheren Version</translation>
+    </message>
+    <message>
       <extracomment>app/trays/art/art_tray.cpp</extracomment>
       <source>In which unit is %1 drawn?</source>
       <translation>In welcher Einheit ist %1 gezeichnet?</translation>
@@ -4198,7 +4278,7 @@ eins je Zeile</translation>
       <translation>Tinte {ink} hat keinen Schritt</translation>
     </message>
     <message>
-      <extracomment>app/trays/steps/steps_tray.cpp</extracomment>
+      <extracomment>app/trays/steps/step_details.cpp</extracomment>
       <source>Inks</source>
       <translation>Tinten</translation>
     </message>
@@ -4246,6 +4326,11 @@ eins je Zeile</translation>
       <extracomment>app/swatches/place_panel.cpp</extracomment>
       <source>It becomes the job: place, frame and burn it there</source>
       <translation>Sie wird zum Auftrag: dort hinlegen, umfahren und brennen</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>It burns as it did. “Paint covers paint” can be switched on beside each art, in the Art tray.</source>
+      <translation>Er brennt wie bisher. „Farbe deckt Farbe“ lässt sich bei jedem Motiv im Fach Motiv einschalten.</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -4411,6 +4496,11 @@ eins je Zeile</translation>
       <extracomment>app/recipes/recipe_sheets.cpp</extracomment>
       <source>It was not kept.</source>
       <translation>Es wurde nicht gesichert.</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Its size is in pixels, to the inch</source>
+      <translation>Größe in Pixeln, je Zoll</translation>
     </message>
     <message>
       <extracomment>app/history/history_sheets.cpp</extracomment>
@@ -5938,6 +6028,11 @@ eins je Zeile</translation>
       <translation>Nur ein Teil davon: das Teil auf dem Bett doppelklicken.</translation>
     </message>
     <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>One picture, as it looks</source>
+      <translation>Ein Bild, wie es aussieht</translation>
+    </message>
+    <message>
       <extracomment>app/proof/proof_view.cpp</extracomment>
       <source>One pixel a dot, with its size on the piece</source>
       <translation>Ein Bildpunkt je Punkt, mit seiner Größe auf dem Stück</translation>
@@ -6131,6 +6226,11 @@ eins je Zeile</translation>
       <translation>Vorher über sich selbst</translation>
     </message>
     <message>
+      <extracomment>app/trays/art/placing_panel.cpp</extracomment>
+      <source>Over the next art: it covers what lies under it (Page Up; Shift: over all)</source>
+      <translation>Über das nächste Motiv: Es deckt, was darunter liegt (Bild auf; mit Umschalt: über alle)</translation>
+    </message>
+    <message>
       <extracomment>app/trays/steps/step_details.cpp</extracomment>
       <source>Overcut</source>
       <translation>Überschnitt</translation>
@@ -6179,6 +6279,11 @@ eins je Zeile</translation>
       <extracomment>app/guide/guide.cpp</extracomment>
       <source>Pages of the guide</source>
       <translation>Seiten der Anleitung</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Paint covers paint</source>
+      <translation>Farbe deckt Farbe</translation>
     </message>
     <message>
       <extracomment>app/proof/prepare_panel.cpp</extracomment>
@@ -6364,6 +6469,16 @@ eins je Zeile</translation>
       <extracomment>app/recipes/recipe_editor.cpp</extracomment>
       <source>Pitch</source>
       <translation>Abstand</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Pixels of the drawing to an inch</source>
+      <translation>Pixel der Zeichnung je Zoll</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Pixels to the inch</source>
+      <translation>Pixel je Zoll</translation>
     </message>
     <message>
       <extracomment>app/trays/art/placing_panel.cpp</extracomment>
@@ -7292,6 +7407,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>app/bed/placing_desk.cpp</extracomment>
+      <source>Send art back</source>
+      <translation>Motiv nach hinten stellen</translation>
+    </message>
+    <message>
+      <extracomment>app/bed/placing_desk.cpp</extracomment>
       <source>Send art to a step</source>
       <translation>Zeichnung in einen Schritt geben</translation>
     </message>
@@ -7299,6 +7419,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Send at least one ink to a step.</source>
       <translation>Mindestens eine Tinte einem Schritt geben.</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/placing_panel.cpp</extracomment>
+      <source>Send back</source>
+      <translation>Nach hinten</translation>
     </message>
     <message>
       <extracomment>app/trays/steps/steps_tray.cpp</extracomment>
@@ -7334,6 +7459,11 @@ eins je Zeile</translation>
       <extracomment>app/machine/store_sheet.cpp</extracomment>
       <source>Send this job</source>
       <translation>Diesen Auftrag senden</translation>
+    </message>
+    <message>
+      <extracomment>app/mainwindow/window_commands.cpp</extracomment>
+      <source>Send what is chosen to the back</source>
+      <translation>Auswahl ganz nach hinten stellen</translation>
     </message>
     <message>
       <extracomment>app/session/store_desk.cpp</extracomment>
@@ -7649,6 +7779,11 @@ eins je Zeile</translation>
       <extracomment>app/swatches/card_book.cpp</extracomment>
       <source>Some material</source>
       <translation>Irgendein Material</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Some programs count 72 or 90: choose it beside the drawing's scale.</source>
+      <translation>Manche Programme zählen 72 oder 90: neben dem Maßstab der Zeichnung wählen.</translation>
     </message>
     <message>
       <extracomment>app/machine/state_sheet.cpp</extracomment>
@@ -8532,6 +8667,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The drawing could not be drawn as a picture ({reason})</source>
+      <translation>Die Zeichnung ließ sich nicht als Bild zeichnen ({reason})</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
       <source>The drawing does not say its unit: taken as {unit}</source>
       <translation>Die Zeichnung nennt ihre Einheit nicht: {unit} angenommen</translation>
     </message>
@@ -8547,8 +8687,13 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
-      <source>The drawing states no size: taken as pixels at 96 to the inch</source>
-      <translation>Die Zeichnung nennt keine Größe: als Bildpunkte zu 96 je Zoll genommen</translation>
+      <source>The drawing states no size: taken as pixels at {density} to the inch</source>
+      <translation>Die Zeichnung nennt keine Größe: als Pixel gelesen, {density} je Zoll</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The drawing's size is in pixels: {density} to the inch taken</source>
+      <translation>Die Größe der Zeichnung ist in Pixeln: {density} je Zoll genommen</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -9509,6 +9654,11 @@ eins je Zeile</translation>
       <translation>Töne, wie die Datei sie hat</translation>
     </message>
     <message>
+      <extracomment>wording/src/evidence_words.cpp</extracomment>
+      <source>Tones of the inks</source>
+      <translation>Töne der Tinten</translation>
+    </message>
+    <message>
       <extracomment>wording/src/swatch_words.cpp</extracomment>
       <source>Too dark</source>
       <translation>Zu dunkel</translation>
@@ -9652,6 +9802,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Type some letters.</source>
       <translation>Einige Buchstaben tippen.</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/placing_panel.cpp</extracomment>
+      <source>Under the next art (Page Down; Shift: under all)</source>
+      <translation>Unter das nächste Motiv (Bild ab; mit Umschalt: unter alle)</translation>
     </message>
     <message>
       <extracomment>app/machine/self_test_sheet.cpp</extracomment>
@@ -10094,6 +10249,11 @@ eins je Zeile</translation>
       <translation>Weiß ab</translation>
     </message>
     <message>
+      <extracomment>app/trays/art/design_panel.cpp</extracomment>
+      <source>White: covers, burns nothing</source>
+      <translation>Weiß: deckt, brennt nicht</translation>
+    </message>
+    <message>
       <extracomment>app/trays/checks_panel.cpp</extracomment>
       <source>Why it is all right this time</source>
       <translation>Warum es diesmal in Ordnung ist</translation>
@@ -10534,6 +10694,11 @@ eins je Zeile</translation>
       <translation>abgebrochen · %1</translation>
     </message>
     <message>
+      <extracomment>app/trays/steps/step_details.cpp</extracomment>
+      <source>burn alike</source>
+      <translation>brennen gleich</translation>
+    </message>
+    <message>
       <extracomment>app/trays/rehearse_tray.cpp</extracomment>
       <source>burned</source>
       <translation>gebrannt</translation>
@@ -10630,6 +10795,16 @@ eins je Zeile</translation>
       <extracomment>app/swatches/dose_plot.cpp</extracomment>
       <source>dark (below the middle: lighter than bare)</source>
       <translation>dunkel (unter der Mitte: heller als blank)</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/steps/step_details.cpp</extracomment>
+      <source>darker: more dots</source>
+      <translation>dunkler: mehr Punkte</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/steps/step_details.cpp</extracomment>
+      <source>darker: more power</source>
+      <translation>dunkler: mehr Leistung</translation>
     </message>
     <message>
       <extracomment>app/recipes/dose_marks.cpp</extracomment>
@@ -11690,6 +11865,16 @@ eins je Zeile</translation>
       <extracomment>app/papers/run_sheet_page.cpp</extracomment>
       <source>time</source>
       <translation>Zeit</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/steps/step_details.cpp</extracomment>
+      <source>tones by dots</source>
+      <translation>Töne durch Punkte</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/steps/step_details.cpp</extracomment>
+      <source>tones by power</source>
+      <translation>Töne durch Leistung</translation>
     </message>
     <message>
       <extracomment>wording/src/wording.cpp</extracomment>

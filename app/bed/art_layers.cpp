@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 
 namespace chalkline::app {
 namespace {
@@ -52,6 +53,15 @@ QColor tone_of(const steps::StepSettings& settings, const machine::MachineProfil
     if (settings.kind == steps::StepKind::picture && settings.picture.burns_light) return roles.burn.front();
     const double all_passes = steps::dose(settings, machine.beam) * settings.passes;
     return roles.burn_tone(steps::burn_tone(all_passes));
+}
+
+/// The tone an ink of the step gets.
+static QColor tone_of_ink(const job::Step& step, Rgb rgb, const machine::MachineProfile& machine,
+                          const theme::Roles& roles) {
+    if (step.settings.fill.tones == steps::FillSettings::Tones::flat) return tone_of(step.settings, machine, roles);
+    const double share = planning::ink_share(rgb, step.settings);
+    const double all_passes = steps::dose(step.settings, machine.beam) * step.settings.passes * share;
+    return share > 0 ? roles.burn_tone(steps::burn_tone(all_passes)) : QColor(Qt::transparent);
 }
 
 ArtLayers::Key ArtLayers::key_of(const job::Motif& motif) {
@@ -181,21 +191,42 @@ void ArtPainter::for_each_layer(QPainter& painter, const Camera& camera, Draw dr
     painter.resetTransform();
 }
 
-void draw_picture(QPainter& painter, const art::PlacedPicture& picture, const QImage& greys) {
-    painter.save();
+/// Clips to a picture's clip and maps the painter to its rows of pixels.
+static void enter(QPainter& painter, const art::PlacedPicture& picture, const QSize& pixels) {
     if (picture.clip) {
         QPainterPath clip;
         clip.setFillRule(picture.clip->rule == geometry::FillRule::even_odd ? Qt::OddEvenFill : Qt::WindingFill);
         append(clip, picture.clip->rings);
         painter.setClipPath(clip, Qt::IntersectClip);
     }
-    painter.setCompositionMode(QPainter::CompositionMode_Multiply);
     painter.setRenderHint(QPainter::SmoothPixmapTransform);
     painter.setTransform(to_qt(picture.place), true);
     // The unit square points up, the rows of pixels down.
     painter.translate(0, 1);
-    painter.scale(1.0 / greys.width(), -1.0 / greys.height());
+    painter.scale(1.0 / pixels.width(), -1.0 / pixels.height());
+}
+
+void draw_picture(QPainter& painter, const art::PlacedPicture& picture, const QImage& greys) {
+    painter.save();
+    enter(painter, picture, greys.size());
+    painter.setCompositionMode(QPainter::CompositionMode_Multiply);
     painter.drawImage(0, 0, greys);
+    painter.restore();
+}
+
+/// Takes away what a picture covers: all of its frame, or what its own opacity says.
+static void clear_under(QPainter& painter, const art::PlacedPicture& picture, const QImage& greys) {
+    painter.save();
+    enter(painter, picture, greys.size());
+    if (picture.image->opacity.empty()) {
+        painter.setCompositionMode(QPainter::CompositionMode_Clear);
+        painter.fillRect(QRectF(QPointF(), QSizeF(greys.size())), Qt::transparent);
+    } else {
+        const raster::RgbImage& image = *picture.image;
+        const QImage mask(image.opacity.data(), image.width, image.height, image.width, QImage::Format_Alpha8);
+        painter.setCompositionMode(QPainter::CompositionMode_DestinationOut);
+        painter.drawImage(QRectF(QPointF(), QSizeF(greys.size())), mask);
+    }
     painter.restore();
 }
 
@@ -229,25 +260,61 @@ void ArtPainter::draw_areas(QPainter& painter, const Camera& camera) const {
             draw_over_proof(painter, camera, *proof, layers_.areas(proof, roles_), ArtLayers::area_factor);
 }
 
-void ArtPainter::draw_pictures(QPainter& painter, const Camera& camera, const Highlight& highlight) const {
-    for (const auto& proof : proofs_)
-        if (proof->dots.width > 0) draw_proof(painter, camera, proof);
-    for (const job::Motif& motif : job_.motifs) {
-        if (std::any_of(proofs_.begin(), proofs_.end(), [&](const auto& proof) { return proof->motif == motif.id; }))
-            continue;
-        for (const art::PlacedPicture& picture : motif.art->pictures) {
-            painter.save();
-            painter.setTransform(to_qt(motif.place) * camera.transform());
-            const bool lit = highlight.lights(picture.ink, {});
-            painter.setOpacity(painter.opacity() * (lit ? 0.8 : 0.45));
-            draw_picture(painter, picture, layers_.picture(picture.image));
-            painter.restore();
-        }
+/// The dots of a picture, or while they are worked out the picture itself, faintly.
+void ArtPainter::draw_picture_of(QPainter& painter, const Camera& camera, const job::Motif& motif, std::size_t at,
+                                 const Highlight& highlight) const {
+    const art::PlacedPicture& picture = motif.art->pictures[at];
+    const bool cut_out = motif.preparation.background.way != raster::Background::Way::keep;
+    painter.save();
+    painter.setTransform(to_qt(motif.place) * camera.transform());
+    if (motif.art->read_with.cover && !cut_out) clear_under(painter, picture, layers_.picture(picture.image));
+    bool shown = false;
+    for (const auto& proof : proofs_) {
+        if (proof->motif != motif.id) continue;
+        shown = true;
+        painter.resetTransform();
+        if (proof->picture == at && proof->dots.width > 0) draw_proof(painter, camera, proof);
     }
+    if (!shown) {
+        painter.setOpacity(painter.opacity() * (highlight.lights(picture.ink, {}) ? 0.8 : 0.45));
+        draw_picture(painter, picture, layers_.picture(picture.image));
+    }
+    painter.restore();
+}
+
+/// One area in its painting order: in the tone of the step that burns it last, or bare.
+void ArtPainter::draw_area(QPainter& painter, const job::Motif& motif, const ArtLayers::Layer& layer) const {
+    const job::Step* burns = nullptr;
+    for (const job::Step& step : job_.steps)
+        if (step.settings.kind == steps::StepKind::engrave && job::Job::burns(step, motif, layer.shape)) burns = &step;
+    const bool covers = motif.art->read_with.cover && layer.ink.kind == InkKind::fill;
+    if (!burns && !covers) return;
+    if (covers) painter.setCompositionMode(burns ? QPainter::CompositionMode_Source : QPainter::CompositionMode_Clear);
+    painter.fillPath(layer.path,
+                     burns ? tone_of_ink(*burns, layer.ink.rgb, machine_, roles_) : QColor(Qt::transparent));
+    painter.setCompositionMode(QPainter::CompositionMode_SourceOver);
+}
+
+void ArtPainter::draw_areas_of(QPainter& painter, const Camera& camera, const job::Motif& motif,
+                               const Highlight& highlight) const {
+    const art::Artwork& art = *motif.art;
+    std::size_t picture = 0;
+    const auto draw_pictures_below = [&](int number) {
+        for (; picture < art.pictures.size() && art.pictures[picture].above <= number; ++picture)
+            draw_picture_of(painter, camera, motif, picture, highlight);
+    };
+    for (const ArtLayers::Layer& layer : layers_.of(motif)) {
+        draw_pictures_below(art.shapes[layer.shape].number);
+        painter.setTransform(to_qt(motif.place) * camera.transform());
+        draw_area(painter, motif, layer);
+    }
+    draw_pictures_below(std::numeric_limits<int>::max());
+    painter.resetTransform();
 }
 
 void ArtPainter::draw(QPainter& painter, const Camera& camera, const Highlight& highlight) const {
-    draw_pictures(painter, camera, highlight);
+    for (const job::Motif& motif : job_.motifs)
+        draw_areas_of(painter, camera, motif, highlight);
     const auto pen = [&](const QColor& colour, double mm, double least_px) {
         QPen line(colour, std::max(mm * camera.scale, least_px), Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin);
         line.setCosmetic(true);
@@ -259,9 +326,7 @@ void ArtPainter::draw(QPainter& painter, const Camera& camera, const Highlight& 
             QPen faint(roles_.control, 1, Qt::DotLine);
             faint.setCosmetic(true);
             stroke(painter, layer, faint);
-        } else if (filled) {
-            painter.fillPath(layer.path, tone_of(step->settings, machine_, roles_));
-        } else {
+        } else if (!filled) {
             const bool cut = step->settings.kind == steps::StepKind::cut;
             stroke(painter, layer, pen(tone_of(step->settings, machine_, roles_), machine_.spot, cut ? 2.2 : 1.2));
         }

@@ -69,7 +69,8 @@ struct Highlight {
 };
 
 /// Draws the art as it will look burned: fills and lines in the tone of their step's dose, cuts dark and as wide as
-/// the beam; left-out inks as faint dashes.
+/// the beam; left-out inks as faint dashes. What paint covers is taken away from what lies under it: the painter draws
+/// on an image of nothing but the art.
 class ArtPainter {
  public:
     ArtPainter(const job::Job& job, const machine::MachineProfile& machine, const theme::Roles& roles,
@@ -85,7 +86,11 @@ class ArtPainter {
     void draw_out_of_bounds(QPainter& painter, const Camera& camera) const;
 
  private:
-    void draw_pictures(QPainter& painter, const Camera& camera, const Highlight& highlight) const;
+    void draw_areas_of(QPainter& painter, const Camera& camera, const job::Motif& motif,
+                       const Highlight& highlight) const;
+    void draw_area(QPainter& painter, const job::Motif& motif, const ArtLayers::Layer& layer) const;
+    void draw_picture_of(QPainter& painter, const Camera& camera, const job::Motif& motif, std::size_t picture,
+                         const Highlight& highlight) const;
     void draw_over_proof(QPainter& painter, const Camera& camera, const planning::Proof& proof, const QImage& image,
                          int factor) const;
     void draw_proof(QPainter& painter, const Camera& camera, const std::shared_ptr<const planning::Proof>& proof) const;

@@ -36,12 +36,25 @@ void paint_faults(QPainter& painter, const Camera& camera, const QSizeF& view, c
 
 }  // namespace
 
-void paint_art(QPainter& painter, const Camera& camera, const QSizeF& view, const ArtScene& scene, ArtLayers& layers) {
+/// Draws the scene with its faults.
+static void draw_scene(QPainter& painter, const Camera& camera, const QSizeF& view, const ArtScene& scene,
+                       ArtLayers& layers) {
     const ArtPainter art(scene.job, scene.machine, scene.roles, layers, scene.proofs);
     if (scene.bare_paths) return art.draw_bare(painter, camera);
     art.draw(painter, camera, scene.highlight);
     if (scene.mark_areas) art.draw_areas(painter, camera);
     paint_faults(painter, camera, view, scene, layers);
+}
+
+void paint_art(QImage& image, const Camera& camera, const QSizeF& size, double pixel_ratio, const ArtScene& scene,
+               ArtLayers& layers) {
+    const QSize pixels = (size * pixel_ratio).toSize();
+    if (image.size() != pixels) image = QImage(pixels, QImage::Format_ARGB32_Premultiplied);
+    image.setDevicePixelRatio(pixel_ratio);
+    image.fill(Qt::transparent);
+    QPainter painter(&image);
+    painter.setRenderHint(QPainter::Antialiasing);
+    draw_scene(painter, camera, size, scene, layers);
 }
 
 void ArtPicture::set_scene(ArtScene scene) {
@@ -71,15 +84,11 @@ void ArtPicture::start(const Camera& camera, const QSize& view, double pixel_rat
     const auto paint = [scene = scene_, layers = layers_, camera, view, pixel_ratio](const Watch&) {
         const QPointF margin = margin_of(view);
         const QSizeF size(view.width() + 2 * margin.x(), view.height() + 2 * margin.y());
-        QImage image((size * pixel_ratio).toSize(), QImage::Format_ARGB32_Premultiplied);
-        image.setDevicePixelRatio(pixel_ratio);
-        image.fill(Qt::transparent);
         Camera shifted = camera;
         shifted.origin += margin;
-        QPainter painter(&image);
-        painter.setRenderHint(QPainter::Antialiasing);
+        QImage image;
         const std::lock_guard alone(layers->mutex);
-        paint_art(painter, shifted, size, *scene, layers->layers);
+        paint_art(image, shifted, size, pixel_ratio, *scene, layers->layers);
         layers->layers.keep_only(scene->job);
         return image;
     };

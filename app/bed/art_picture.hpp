@@ -20,8 +20,10 @@ struct ArtScene {
     Proofs proofs{};          ///< of pictures; while there are none they are shown in greys
 };
 
-/// Draws the scene with its faults. Usable on any thread that has the layers to itself.
-void paint_art(QPainter& painter, const Camera& camera, const QSizeF& view, const ArtScene& scene, ArtLayers& layers);
+/// Makes `image` a picture of the scene with its faults and nothing else. `size`: of the view, device-independent
+/// pixels. Usable on any thread that has the layers to itself.
+void paint_art(QImage& image, const Camera& camera, const QSizeF& size, double pixel_ratio, const ArtScene& scene,
+               ArtLayers& layers);
 
 /// Large art as a picture, drawn off the GUI thread: panning and zooming show the newest picture moved or scaled at
 /// once, and a sharp one follows. One picture is drawn at a time; while it is, the next wish waits.

@@ -325,6 +325,10 @@ bool BedView::placing_key(const QKeyEvent& event) {
             return placing_.turn(shift ? -quarter : quarter), true;
         case Qt::Key_M:
             return placing_.mirror(shift ? PlacingDesk::Mirror::up_down : PlacingDesk::Mirror::left_right), true;
+        case Qt::Key_PageUp:
+            return placing_.stack(shift ? job::Stacking::to_front : job::Stacking::forward), true;
+        case Qt::Key_PageDown:
+            return placing_.stack(shift ? job::Stacking::to_back : job::Stacking::backward), true;
         case Qt::Key_N:
             return placing_.choose_neighbour(shift ? -1 : 1), true;
         case Qt::Key_Delete:
@@ -428,7 +432,8 @@ void BedView::scene_changed() {
 
 void BedView::draw_scene(QPainter& painter) {
     if (large_) return picture_.draw(painter, camera_, size(), devicePixelRatioF());
-    paint_art(painter, camera_, size(), scene_, layers_);
+    paint_art(small_art_, camera_, size(), devicePixelRatioF(), scene_, layers_);
+    painter.drawImage(0, 0, small_art_);
 }
 
 void BedView::rehearse(RehearsalLayer* rehearsal) {

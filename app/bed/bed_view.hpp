@@ -114,6 +114,7 @@ class BedView : public QWidget, public Spoken {
     ArtPicture picture_;
     ArtScene scene_;      ///< what is drawn; made anew when it changes, not when it is painted
     bool large_ = false;  ///< the art is drawn through picture_
+    QImage small_art_;    ///< else it is drawn here each time; kept for its memory only
     BurnLayer burned_;
     Highlight highlight_;
     PlacingHand hand_;

@@ -151,6 +151,12 @@ void PlacingDesk::distribute(job::Along along) {
     edit(tr("Space art evenly"), job::distribute(document_.job(), chosen_, along), JobChange::place);
 }
 
+void PlacingDesk::stack(job::Stacking to) {
+    const bool up = to == job::Stacking::forward || to == job::Stacking::to_front;
+    edit(up ? tr("Bring art forward") : tr("Send art back"), job::stack(document_.job(), chosen_, to),
+         JobChange::art | JobChange::place);
+}
+
 void PlacingDesk::group() {
     if (chosen_.size() < 2) return;
     edit(tr("Group art"), job::group(document_.job(), chosen_), JobChange::art);

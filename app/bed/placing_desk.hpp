@@ -50,6 +50,7 @@ class PlacingDesk : public QObject {
     /// Lines what is chosen up with its own box, or with the stock (or bed) when it is one thing.
     void align(job::Side side);
     void distribute(job::Along along);
+    void stack(job::Stacking to);
     void group();
     void ungroup();
     void set_locked(bool locked);

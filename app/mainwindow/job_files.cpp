@@ -74,7 +74,7 @@ void JobFiles::open_job(const QString& path) {
                       if (!read) return Q_EMIT message(wording::describe(read.error()));
                       document_.replace(std::move(read->job), path);
                       Q_EMIT opened();
-                      say_lost(read->lost);
+                      say_what_is_otherwise(*read);
                   });
 }
 
@@ -121,17 +121,18 @@ void JobFiles::open_kept(const QString& copy, const QString& path, std::function
                       document_.replace_unsaved(std::move(read->job), path);
                       then();
                       Q_EMIT opened();
-                      say_lost(read->lost);
+                      say_what_is_otherwise(*read);
                   });
 }
 
-/// What a damaged file no longer holds, as one message.
-void JobFiles::say_lost(const std::vector<Notice>& lost) {
-    if (lost.empty()) return;
+/// What a damaged file no longer holds, or what burns as an earlier version burned it, as one message.
+void JobFiles::say_what_is_otherwise(const job::Opened& opened) {
+    const std::vector<Notice>& all = opened.lost.empty() ? opened.told : opened.lost;
+    if (all.empty()) return;
     QStringList what;
-    for (const Notice& notice : lost)
+    for (const Notice& notice : all)
         what << wording::describe(notice);
-    wording::Message said = wording::describe(Error{lost.front().code, lost.front().parameters, {}, 0});
+    wording::Message said = wording::describe(Error{all.front().code, all.front().parameters, {}, 0});
     said.what = what.join("; ");
     Q_EMIT message(said);
 }

@@ -6,6 +6,7 @@
 #include "tasks/task_runner.hpp"
 
 #include <chalkline/clearance/clear.hpp>
+#include <chalkline/job/chalk_file.hpp>
 #include <chalkline/surroundings/surroundings.hpp>
 #include <chalkline/wording/wording.hpp>
 
@@ -61,7 +62,7 @@ class JobFiles : public QObject {
  private:
     void open_job(const QString& path);
     void open_program(const QString& path);
-    void say_lost(const std::vector<Notice>& lost);
+    void say_what_is_otherwise(const job::Opened& opened);
     void save_to(const QString& path, const std::function<void()>& then);
 
     JobDocument& document_;

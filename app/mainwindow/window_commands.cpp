@@ -40,6 +40,8 @@ void MainWindow::add_commands() {
     add(art, tr("Copy what is chosen"), QKeySequence("Ctrl+D"), [this] { placing_.copy(); });
     add(art, tr("Group"), QKeySequence("Ctrl+G"), [this] { placing_.group(); });
     add(art, tr("Ungroup"), QKeySequence("Ctrl+Shift+G"), [this] { placing_.ungroup(); });
+    add(art, tr("Bring what is chosen to the front"), {}, [this] { placing_.stack(job::Stacking::to_front); });
+    add(art, tr("Send what is chosen to the back"), {}, [this] { placing_.stack(job::Stacking::to_back); });
     add(art, tr("Lock or unlock what is chosen"), QKeySequence("Ctrl+L"),
         [this] { placing_.set_locked(!placing_.all_locked()); });
     add(machine, tr("Frame the job"), QKeySequence("Ctrl+Shift+F"), [this] {

@@ -270,9 +270,10 @@ void ProofDesk::make_dots() {
     };
     dots_.start(
         [now = Burning{*motif(), subject_->picture, *step()}, spot = plans_.ground().machine.spot,
-         variant = compared_variant(), shelf = plans_.shelf()](const Watch& watch) {
+         variant = compared_variant(), over = planning::paint_over(document_.job(), *motif()),
+         shelf = plans_.shelf()](const Watch& watch) {
             const auto proof_of = [&](const Burning& burning) {
-                return shelf->proof(burning.motif, burning.picture, burning.step, spot, watch);
+                return shelf->proof(burning.motif, burning.picture, burning.step, spot, over, watch);
             };
             return Made{proof_of(now), variant ? proof_of(now.as(*variant)) : nullptr};
         },

@@ -4,6 +4,7 @@
 
 #include <catch2/catch.hpp>
 
+#include <QCheckBox>
 #include <QClipboard>
 #include <QLabel>
 #include <QLineEdit>
@@ -342,4 +343,67 @@ TEST_CASE("files dropped while others are still being read all come in") {
     driver->art().bring_in(QStringList{paths[1]});
     driver->art().bring_in(QStringList{paths[2], paths[3]});
     CHECK(wait_for([&] { return driver->document().job().motifs.size() == 4; }));
+}
+
+TEST_CASE("paint covers paint by a tick, and art covers art by its order") {
+    WindowDriver driver;
+    QTemporaryDir folder;
+    const QByteArray plate = "<rect width='40' height='20' fill='#000'/>",
+                     white = "<rect x='10' y='5' width='20' height='10' fill='#fff'/>";
+    driver.drop({write(folder, "plate.svg", svg(plate + white))});
+    const auto area = [&] {
+        REQUIRE(driver.wait_planned());
+        return driver->plans().planned().plan->steps.at(0).area;
+    };
+    CHECK(area() == Approx(600).epsilon(0.01));
+    driver->choose(app::Mark::art);
+    driver->placing().choose({driver->document().job().motifs[0].id});
+    QTest::qWait(20);
+    QCheckBox* cover = nullptr;
+    for (auto* tick : driver->findChildren<QCheckBox*>())
+        if (tick->isVisible() && tick->text() == "Paint covers paint") cover = tick;
+    REQUIRE(cover);
+    QTest::mouseClick(cover, Qt::LeftButton, {}, {8, cover->height() / 2});
+    REQUIRE(settled(driver));
+    CHECK_FALSE(driver->document().job().motifs[0].art->read_with.cover);
+    CHECK(area() == Approx(800).epsilon(0.01));
+    QTest::keyClick(&driver.window(), Qt::Key_Z, Qt::ControlModifier);
+    CHECK(area() == Approx(600).epsilon(0.01));
+
+    // Another drawing lies over it, until it is sent back by a key.
+    driver.drop({write(folder, "patch.svg", svg("<rect width='6' height='30' fill='#fff'/>"))});
+    const auto middle = [&](std::size_t motif) { return job::bounds(driver->document().job().motifs[motif]).centre(); };
+    const geometry::Point away = middle(0) - middle(1);
+    driver->placing().choose({driver->document().job().motifs[1].id});
+    driver->placing().move({away.x + 17, away.y});
+    CHECK(area() == Approx(600 - 6 * 20).epsilon(0.01));
+    driver->bed().setFocus();
+    QTest::keyClick(&driver->bed(), Qt::Key_PageDown);
+    CHECK(area() == Approx(600).epsilon(0.01));
+    QTest::keyClick(&driver->bed(), Qt::Key_PageUp, Qt::ShiftModifier);
+    CHECK(area() == Approx(480).epsilon(0.01));
+    REQUIRE(driver.click("Send back"));
+    CHECK(area() == Approx(600).epsilon(0.01));
+}
+
+TEST_CASE("a drawing burns as it looks by one click, and back") {
+    WindowDriver driver;
+    QTemporaryDir folder;
+    driver.drop(
+        {write(folder, "soft.svg",
+               svg("<filter id='f'><feGaussianBlur stdDeviation='2'/></filter>"
+                   "<circle cx='20' cy='20' r='10' fill='#000' stroke='none' filter='url(#f)'/><path d='M0 0H40'/>"))});
+    driver->choose(app::Mark::art);
+    driver->placing().choose({driver->document().job().motifs[0].id});
+    QTest::qWait(20);
+    CHECK(driver->document().job().motifs[0].art->pictures.empty());
+    click_button(driver, "As it looks");
+    const auto art = driver->document().job().motifs[0].art;
+    CHECK(art->pictures.size() == 1);
+    REQUIRE(art->shapes.size() == 1);
+    CHECK(art->shapes[0].ink.kind == InkKind::line);
+    REQUIRE(driver.wait_planned());
+    CHECK(driver->plans().planned().plan->proofs.size() == 1);
+    click_button(driver, "As areas and lines");
+    CHECK(driver->document().job().motifs[0].art->pictures.empty());
 }

@@ -119,10 +119,8 @@ int main(int argc, char** argv) {
     if (!wait_for([&] { return !window.document().job().motifs.empty() && window.plans().ready(); })) return 1;
     window.placing().choose({window.document().job().motifs[0].id});
     window.choose(Mark::art);
-    photographer.take("art");
     window.choose(Mark::steps);
     QTest::mouseClick(window.steps_tray().cards()[0], Qt::LeftButton, {}, {100, 20});
-    photographer.take("steps");
     window.choose(Mark::stock);
     photographer.take("stock");
     keep_sample_recipes(window);

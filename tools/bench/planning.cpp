@@ -217,7 +217,38 @@ Figure hundred(const std::string& what, const std::string& svg, double scale) {
     return {"plan of 100 " + what, quantile(all, 0.5), quantile(all, 0.95), "plan of one", quantile(single, 0.5)};
 }
 
+/// Squares of 3.5 mm anyhow on a page of 390 × 290 mm, black and white by turns.
+std::string pile_of_squares(int count) {
+    std::mt19937 random(7);
+    std::uniform_real_distribution<double> x(0, 386), y(0, 286);
+    std::string svg = "<svg xmlns='http://www.w3.org/2000/svg' width='390mm' height='290mm' viewBox='0 0 390 290'>";
+    for (int i = 0; i < count; ++i)
+        svg += fmt::format("<rect x='{:.2f}' y='{:.2f}' width='3.5' height='3.5' fill='{}'/>", x(random), y(random),
+                           i % 2 == 0 ? "#000" : "#fff");
+    return svg + "</svg>";
+}
+
 }  // namespace
+
+std::vector<Figure> covering() {
+    const machine::MachineProfile machine;
+    const job::Job many = job_of(pile_of_squares(30000), 1), third = job_of(pile_of_squares(10000), 1);
+    job::Job bare = many;
+    for (job::Motif& motif : bare.motifs) {
+        art::Artwork art = *motif.art;
+        art.read_with.cover = false;
+        motif.art = std::make_shared<const art::Artwork>(art);
+    }
+    std::vector<double> covered, uncovered, fewer;
+    for (int i = 0; i < 5; ++i) {  // by turns: a noisy machine is noisy for all
+        covered.push_back(timed(1, [&](int) { (void)planning::plan(many, machine); })[0]);
+        uncovered.push_back(timed(1, [&](int) { (void)planning::plan(bare, machine); })[0]);
+        fewer.push_back(timed(1, [&](int) { (void)planning::plan(third, machine); })[0]);
+    }
+    const double median = quantile(covered, 0.5), slow = quantile(covered, 0.95);
+    return {{"plan of 30 000 areas over one another", median, slow, "all burn", quantile(uncovered, 0.5)},
+            {"plan of 30 000 areas over one another", median, slow, "10 000", quantile(fewer, 0.5)}};
+}
 
 std::vector<Figure> repeats() {
     const auto sample = [](const char* name) { return read_file(std::string(CHALKLINE_SAMPLES "/") + name).value(); };

@@ -16,5 +16,8 @@ std::vector<Figure> time_model();
 std::vector<Figure> repeats();
 /// Planning drawings of very many small areas, against one of few.
 std::vector<Figure> areas();
+/// Planning areas that lie over one another, every second one bare: beside the same where paint covers nothing, and
+/// beside a third of them.
+std::vector<Figure> covering();
 
 }  // namespace chalkline::bench

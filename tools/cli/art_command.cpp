@@ -5,6 +5,7 @@
 #include <chalkline/art/cleaning.hpp>
 #include <chalkline/base/file.hpp>
 #include <chalkline/base/units_text.hpp>
+#include <chalkline/pictures/view.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QBuffer>
@@ -139,10 +140,16 @@ QPainterPath painter_path(const std::vector<geometry::Polyline>& lines, geometry
     return path;
 }
 
-void draw_picture(QPainter& painter, const art::PlacedPicture& picture, const geometry::Transform& to_px) {
+void draw_picture(QPainter& painter, const art::PlacedPicture& picture, const geometry::Transform& to_px, bool covers) {
     const raster::RgbImage& pixels = *picture.image;
-    const QImage image(reinterpret_cast<const uchar*>(pixels.pixels.data()), pixels.width, pixels.height,
-                       static_cast<qsizetype>(pixels.width) * 3, QImage::Format_RGB888);
+    QImage image = pictures::view_of(pixels).copy();
+    if (covers && !pixels.opacity.empty()) {
+        // What lets through lies over bare material, or was mixed with what lies under it: only holes are open still.
+        image = image.convertToFormat(QImage::Format_ARGB32);
+        for (int y = 0; y < image.height(); ++y)
+            for (int x = 0; x < image.width(); ++x)
+                if (pixels.opacity[pixels.index(x, y)] == 0) image.setPixel(x, y, qRgba(0, 0, 0, 0));
+    }
     painter.save();
     if (picture.clip) {
         auto rings = picture.clip->rings;
@@ -152,7 +159,8 @@ void draw_picture(QPainter& painter, const art::PlacedPicture& picture, const ge
         painter.setClipPath(painter_path(rings, picture.clip->rule));
     }
     const geometry::Transform place = to_px * picture.place;
-    painter.setCompositionMode(QPainter::CompositionMode_Multiply);  // white is bare material
+    // Where paint does not cover, white is bare material.
+    if (!covers) painter.setCompositionMode(QPainter::CompositionMode_Multiply);
     painter.setTransform({place.a, place.b, place.c, place.d, place.e, place.f});
     // The unit square points up, the pixels' rows down.
     painter.translate(0, 1);
@@ -177,7 +185,7 @@ Result<void> draw(const art::Artwork& art, const ArtOptions& options) {
         for (; picture != art.pictures.end() && picture->above <= number; ++picture)
             if (!options.outline &&
                 (options.ink.empty() || options.ink == "picture" || to_text(picture->ink) == options.ink))
-                draw_picture(painter, *picture, to_px);
+                draw_picture(painter, *picture, to_px, art.read_with.cover);
     };
     for (const art::Shape& shape : art.shapes) {
         draw_pictures_below(shape.number);

@@ -77,6 +77,11 @@ bool apply_fill_key(steps::FillSettings& fill, const std::string& key, const std
         if (which) fill.first = static_cast<steps::FillSettings::First>(*which);
         return which.has_value();
     }
+    if (key == "tones") {
+        const auto which = word(value, {"flat", "power", "dots"});
+        if (which) fill.tones = static_cast<steps::FillSettings::Tones>(*which);
+        return which.has_value();
+    }
     if (key == "run-up") {
         Length length;
         if (!take_length(value, length)) return false;
@@ -346,6 +351,13 @@ Result<art::ReadOptions> parse_read_options(const ReadArguments& arguments) {
     }
     if (arguments.text == "single-stroke") options.text = art::DrawnText::single_stroke;
     options.page = arguments.page;
+    options.density = arguments.density;
+    options.cover = arguments.cover == "on";
+    if (!arguments.as_picture.empty()) {
+        const auto pitch = length(arguments.as_picture);
+        if (!pitch || !(pitch->mm() >= 0.01) || pitch->mm() > 5) return bad("--as-picture", arguments.as_picture);
+        options.as_picture = pitch->mm();
+    }
     if (!arguments.trace.empty()) {
         art::TraceOptions trace{arguments.trace == "centre-lines", arguments.threshold, 0.2, arguments.smoothness};
         if (!arguments.speck.empty()) {

@@ -18,6 +18,7 @@ namespace chalkline::cli {
 /// How art is read, as typed.
 struct ReadArguments {
     std::string stroke_area;  ///< mm or "never"
+    double density = 96;      ///< pixels an inch of drawings in pixels
     std::string scale;        ///< "1:50"
     std::string unit;         ///< "mm", "in", … of files that do not say
     std::string part;         ///< "x0,y0,x1,y1", mm on the page
@@ -28,6 +29,8 @@ struct ReadArguments {
     int threshold = 128;
     double smoothness = 1;
     std::string speck;
+    std::string as_picture;         ///< mm from dot to dot; empty: areas and lines
+    std::string cover = "on";       ///< or "off"
     std::vector<std::string> mend;  ///< kinds of faults, or "all"
 };
 Result<art::ReadOptions> parse_read_options(const ReadArguments& arguments);

@@ -16,6 +16,11 @@ void add_read_options(CLI::App* command, ReadArguments& read) {
                         "strokes at least this wide (mm) become areas to fill; 'never' keeps lines (default 0.3)");
     command->add_option("--page", read.page, "page of a PDF, from 1")->check(CLI::PositiveNumber);
     command->add_option("--unit", read.unit, "unit of a drawing that does not say it: mm, cm, m, in, ft");
+    command
+        ->add_option("--density", read.density,
+                     "pixels an inch of a drawing whose size is in pixels (some count 72 or 90)")
+        ->check(CLI::Range(10.0, 2400.0))
+        ->capture_default_str();
     command->add_option("--scale", read.scale, "scale of the drawing: 1:50, or 1/8in=1ft");
     command->add_option("--part", read.part, "only this part of the page: X0,Y0,X1,Y1 in mm from its lower left");
     command->add_option("--width", read.width, "width of a picture, instead of what its resolution says");
@@ -30,6 +35,12 @@ void add_read_options(CLI::App* command, ReadArguments& read) {
         ->check(CLI::Range(0.0, 1.34))
         ->capture_default_str();
     command->add_option("--speck", read.speck, "of --trace: spots smaller than this are passed over (default 0.2 mm)");
+    command->add_flag(
+        "--as-picture{0.1}", read.as_picture,
+        "all but thin lines as one picture that looks as the drawing does; =PITCH: dots so far apart, mm");
+    command->add_option("--cover", read.cover, "areas burn only where paint on top leaves them seen")
+        ->check(CLI::IsMember({"on", "off"}))
+        ->capture_default_str();
     command->add_option("--mend", read.mend,
                         "mend these faults: empty-fill, tiny-bit, doubled-line, doubled-outline, open-end; or all");
 }

@@ -52,6 +52,7 @@ QString setting_name(const std::string& key) {
     if (key == "both_ways") return said("Both ways");
     if (key == "first") return said("First line");
     if (key == "run_up_mm") return said("Run-up");
+    if (key == "tones") return said("Tones of the inks");
     if (key == "outline_after") return said("Outline after");
     if (key == "shift_mm") return said("Shift of returning lines");
     if (key == "kerf_side") return said("Side of the kerf");

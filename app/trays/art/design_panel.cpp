@@ -117,13 +117,15 @@ void DesignPanel::build_ink() {
     auto* inks = new QComboBox(this);
     inks->setAccessibleName(tr("Ink of the drawn art"));
     keep_from_wheel(inks);
-    std::set<Rgb> colours{{0, 0, 0}, {0xc0, 0x20, 0x20}, {0x20, 0x50, 0xb0}, {0x20, 0x80, 0x40}, design.rgb};
+    std::set<Rgb> colours{{0, 0, 0},          {255, 255, 255},    {0xc0, 0x20, 0x20},
+                          {0x20, 0x50, 0xb0}, {0x20, 0x80, 0x40}, design.rgb};
     for (const auto& routed : job::routed_inks(job))
         if (routed.ink.kind != InkKind::picture) colours.insert(routed.ink.rgb);
     for (const Rgb colour : colours) {
         QPixmap chip(14, 14);
         chip.fill(QColor(colour.red, colour.green, colour.blue));
-        inks->addItem(chip, QString::fromStdString(to_text(colour)),
+        const bool bare = colour == Rgb{255, 255, 255};
+        inks->addItem(chip, bare ? tr("White: covers, burns nothing") : QString::fromStdString(to_text(colour)),
                       QVariant::fromValue(QColor(colour.red, colour.green, colour.blue)));
         if (colour == design.rgb) inks->setCurrentIndex(inks->count() - 1);
     }
@@ -150,6 +152,7 @@ void DesignPanel::redraw(const std::function<void(art::Design&)>& change) {
     if (design == *motif->art->design) return;
     auto art = art::draw(design, context_.surroundings.of_nothing());
     if (!art) return Q_EMIT context_.placing.refused(art.error());
+    art->read_with = motif->art->read_with;
     // Letters of strokes have other fields: then the panel is made again.
     const auto strokes = [](const art::Design& d) {
         const auto* text = std::get_if<art::TextDesign>(&d.what);

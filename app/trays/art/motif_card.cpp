@@ -3,6 +3,7 @@
 
 #include <QMouseEvent>
 #include <QPainter>
+#include <limits>
 
 namespace chalkline::app {
 
@@ -59,6 +60,15 @@ void MotifCard::paintEvent(QPaintEvent*) {
                      painter.fontMetrics().elidedText(fact_, Qt::ElideRight, text.width()));
 }
 
+/// An area on a small picture of the art: where paint covers, as dark as its ink.
+static QColor shade_of(Rgb rgb, bool covers, const theme::Roles& roles) {
+    if (!covers) return roles.burn[4];
+    const double bare = (0.2126 * rgb.red + 0.7152 * rgb.green + 0.0722 * rgb.blue) / 255;
+    const auto between = [bare](int burned, int clear) { return static_cast<int>(burned + (clear - burned) * bare); };
+    const QColor &dark = roles.burn[4], &clear = roles.bed;
+    return {between(dark.red(), clear.red()), between(dark.green(), clear.green()), between(dark.blue(), clear.blue())};
+}
+
 void draw_art_small(QPainter& painter, const QRectF& area, const std::shared_ptr<const art::Artwork>& art,
                     const geometry::Box& box, ArtLayers& layers, const theme::Roles& roles) {
     if (box.empty()) return;
@@ -69,16 +79,21 @@ void draw_art_small(QPainter& painter, const QRectF& area, const std::shared_ptr
                          area.center().y() + centre.y * scale);
     painter.save();
     painter.setTransform(map, true);
-    for (const auto& placed : art->pictures)
-        draw_picture(painter, placed, layers.picture(placed.image));
+    std::size_t picture = 0;
+    const auto draw_pictures_below = [&](int number) {
+        for (; picture < art->pictures.size() && art->pictures[picture].above <= number; ++picture)
+            draw_picture(painter, art->pictures[picture], layers.picture(art->pictures[picture].image));
+    };
     for (const auto& layer : layers.of({0, art, {}})) {
+        draw_pictures_below(art->shapes[layer.shape].number);
         QPen pen(roles.burn[5], 1);
         pen.setCosmetic(true);
         if (layer.ink.kind == InkKind::fill)
-            painter.fillPath(layer.path, roles.burn[4]);
+            painter.fillPath(layer.path, shade_of(layer.ink.rgb, art->read_with.cover, roles));
         else
             stroke(painter, layer, pen);
     }
+    draw_pictures_below(std::numeric_limits<int>::max());
     painter.restore();
 }
 

@@ -42,6 +42,7 @@ PlacingPanel::PlacingPanel(const TrayContext& context, QWidget* parent) : QWidge
     all->setSpacing(8);
     build_numbers(all);
     build_acts(all);
+    build_stacking(all);
     build_repeat(all);
     build_lining_up(all);
     build_step(all);
@@ -105,6 +106,16 @@ void PlacingPanel::build_acts(QVBoxLayout* all) {
     });
     add_act(acts, tr("Remove"), tr("Delete, with the bed in focus"), this, [&placing] { placing.remove(); });
     acts->addStretch(1);
+}
+
+void PlacingPanel::build_stacking(QVBoxLayout* all) {
+    auto& placing = context_.placing;
+    auto* row = add_row(all);
+    add_act(row, tr("Bring forward"), tr("Over the next art: it covers what lies under it (Page Up; Shift: over all)"),
+            this, [&placing] { placing.stack(job::Stacking::forward); });
+    add_act(row, tr("Send back"), tr("Under the next art (Page Down; Shift: under all)"), this,
+            [&placing] { placing.stack(job::Stacking::backward); });
+    row->addStretch(1);
 }
 
 void PlacingPanel::build_repeat(QVBoxLayout* all) {

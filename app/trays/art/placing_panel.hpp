@@ -19,6 +19,7 @@ class PlacingPanel : public QWidget {
  private:
     void build_numbers(QVBoxLayout* all);
     void build_acts(QVBoxLayout* all);
+    void build_stacking(QVBoxLayout* all);
     void build_repeat(QVBoxLayout* all);
     void build_lining_up(QVBoxLayout* all);
     void build_step(QVBoxLayout* all);

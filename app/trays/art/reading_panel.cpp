@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/art/reading_panel.hpp"
 
+#include <QCheckBox>
+#include <QComboBox>
 #include <QHBoxLayout>
 #include <QPointer>
 #include <cmath>
@@ -41,10 +43,13 @@ ReadingPanel::ReadingPanel(job::Id motif, const TrayContext& context, QWidget* p
     rows_->setSpacing(6);
     if (art_->format == "svg" || art_->format == "pdf") add_strokes();
     if (art_->format == "dxf") add_letters();
+    if (art_->format != "picture") add_cover();
+    if (art_->format != "picture") add_looks();
     if (art_->format == "picture")
         add_width();
     else
         add_scale();
+    if (art_->sized_in_pixels) add_density();
     if (art_->format != "picture") add_part();
     add_registration();
 }
@@ -93,6 +98,38 @@ void ReadingPanel::add_strokes() {
     row->addWidget(lines);
 }
 
+void ReadingPanel::add_cover() {
+    auto* cover = new QCheckBox(tr("Paint covers paint"), this);
+    cover->setToolTip(
+        tr("Areas burn only where they are seen: what is painted over them, white too, is cut out. What "
+           "lets through is mixed. Lines are never cut away."));
+    cover->setChecked(art_->read_with.cover);
+    connect(cover, &QCheckBox::clicked, this, [this](bool on) {
+        change(
+            on ? tr("Paint covers paint") : tr("All paint burns"), [on](auto& options) { options.cover = on; },
+            job::Anchor::page);
+    });
+    rows_->addWidget(cover);
+}
+
+void ReadingPanel::add_looks() {
+    const bool picture = art_->read_with.as_picture.has_value();
+    auto* row = add_row(picture ? tr("One picture, as it looks") : tr("Areas and lines"));
+    auto* other = make_button(picture ? tr("As areas and lines") : tr("As it looks"), ButtonLook::link, this);
+    other->setToolTip(tr("As it looks: shadows, soft edges, masks and all become one picture; thin lines stay lines"));
+    connect(other, &QPushButton::clicked, this, [this, picture] {
+        // As fine as the picture step burns.
+        double pitch = steps::starting_point(steps::StepKind::picture).line_pitch.mm();
+        for (const job::Step& step : context_.document.job().steps)
+            if (step.settings.kind == steps::StepKind::picture) pitch = step.settings.line_pitch.mm();
+        change(
+            picture ? tr("Burn areas and lines") : tr("Burn as it looks"),
+            [picture, pitch](auto& options) { options.as_picture = picture ? std::nullopt : std::optional(pitch); },
+            job::Anchor::page);
+    });
+    row->addWidget(other);
+}
+
 void ReadingPanel::add_letters() {
     const bool single = art_->read_with.text == art::DrawnText::single_stroke;
     auto* row = add_row(single ? tr("Letters are single strokes") : tr("Letters are filled outlines"));
@@ -129,6 +166,23 @@ void ReadingPanel::add_scale() {
     connect(scale, &ValueField::committed, this,
             [this](double value) { change(tr("Drawing scale"), [value](auto& options) { options.scale = value; }); });
     row->addWidget(scale);
+}
+
+void ReadingPanel::add_density() {
+    auto* row = add_row(tr("Its size is in pixels, to the inch"));
+    auto* density = new QComboBox(this);
+    keep_from_wheel(density);
+    density->setAccessibleName(tr("Pixels of the drawing to an inch"));
+    for (const int count : {72, 90, 96, 300})
+        density->addItem(QString::number(count), count);
+    if (density->findData(art_->read_with.density) < 0)
+        density->addItem(QString::number(art_->read_with.density), art_->read_with.density);
+    density->setCurrentIndex(density->findData(art_->read_with.density));
+    connect(density, &QComboBox::activated, this, [this, density](int index) {
+        const double count = density->itemData(index).toDouble();
+        change(tr("Pixels to the inch"), [count](auto& options) { options.density = count; });
+    });
+    row->addWidget(density);
 }
 
 void ReadingPanel::add_part() {

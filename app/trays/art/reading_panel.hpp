@@ -18,9 +18,12 @@ class ReadingPanel : public QWidget {
  private:
     QHBoxLayout* add_row(const QString& text);
     void add_strokes();
+    void add_cover();
+    void add_looks();
     void add_letters();
     void add_width();
     void add_scale();
+    void add_density();
     void add_part();
     void add_registration();
     void change(const QString& name, const std::function<void(art::ReadOptions&)>& how,

@@ -35,11 +35,15 @@ StepDetails::StepDetails(steps::StepKind kind, const TrayContext& context, QWidg
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
     all->setSpacing(2);
-    if (kind == steps::StepKind::picture) build_dots();
-    if (steps::burns_area(kind))
+    if (steps::burns_area(kind)) {
+        build_dots();
+        show_when(dots_, [](const StepSettings& s) {
+            return s.kind == steps::StepKind::picture || s.fill.tones != FillSettings::Tones::flat;
+        });
         build_fill(kind);
-    else
+    } else {
         build_line();
+    }
     build_beam(kind);
 }
 
@@ -180,6 +184,16 @@ void StepDetails::build_fill(steps::StepKind kind) {
         [](const StepSettings& s) { return s.fill.both_ways ? 0 : 1; },
         [](StepSettings& s, int index) { s.fill.both_ways = index == 0; });
     show_when(direction, scanned);
+    auto* tones = add_row(fill_);
+    add_label(tones, tr("Inks"));
+    add_choice(
+        tones, tr("How the inks differ"), {tr("burn alike"), tr("darker: more power"), tr("darker: more dots")},
+        [](const StepSettings& s) { return static_cast<int>(s.fill.tones); },
+        [](StepSettings& s, int index) { s.fill.tones = static_cast<FillSettings::Tones>(index); });
+    tones->addStretch(1);
+    show_when(tones->parentWidget(), [](const StepSettings& s) {
+        return s.kind == steps::StepKind::engrave && s.fill.way == FillSettings::Way::scan_lines;
+    });
     auto* second = add_row(fill_);
     add_label(second, tr("Angle"));
     auto* angle = make_angle_field(tr("Angle of scan lines"), this);
@@ -391,6 +405,8 @@ void StepDetails::show_settings(const StepSettings& settings) {
 QString StepDetails::fill_note(const FillSettings& fill) const {
     QStringList parts;
     if (fill.way == FillSettings::Way::contours) parts << tr("along the outline");
+    if (fill.tones == FillSettings::Tones::power) parts << tr("tones by power");
+    if (fill.tones == FillSettings::Tones::dots) parts << tr("tones by dots");
     if (fill.angle != 0) parts << tr("%1°").arg(fill.angle);
     if (fill.crossed) parts << tr("crossed");
     if (!fill.both_ways) parts << tr("one way");

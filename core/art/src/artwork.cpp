@@ -1,7 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/art/artwork.hpp>
+#include <chalkline/geometry/combine.hpp>
 #include <chalkline/geometry/hull.hpp>
 
+#include <algorithm>
+#include <limits>
 #include <map>
 
 namespace chalkline::art {
@@ -17,7 +20,7 @@ std::vector<InkSummary> gather(const Artwork& artwork, Look look) {
         if (fresh) result.push_back({.ink = shape.ink, .box = {}});
         InkSummary& summary = result[found->second];
         ++summary.shapes;
-        look(summary, shape, found->second);
+        look(summary, shape);
     }
     for (const PlacedPicture& picture : artwork.pictures) {
         const auto [found, fresh] = place.try_emplace(picture.ink, result.size());
@@ -77,7 +80,7 @@ geometry::Box bounds(const PlacedPicture& picture) {
 }
 
 std::vector<InkSummary> inks(const Artwork& artwork) {
-    return gather(artwork, [](InkSummary&, const Shape&, std::size_t) {});
+    return gather(artwork, [](InkSummary&, const Shape&) {});
 }
 
 /// Finer than for burning: chords lie inside their arcs and would take per cents from the area of a small letter.
@@ -87,22 +90,53 @@ static double measuring_tolerance(const Artwork& artwork) {
     return artwork.shapes.size() > many_shapes ? geometry::flattening_tolerance : 0.001;
 }
 
+/// What pictures and fills show of one another, by their place in the ink list; pictures cover and are not counted.
+static void add_seen_areas(const Artwork& artwork, double tolerance, std::vector<InkSummary>& inks) {
+    std::vector<geometry::Region> pile;
+    std::vector<InkSummary*> owners;
+    auto picture = artwork.pictures.begin();
+    const auto add_pictures_below = [&](int number) {
+        for (; picture != artwork.pictures.end() && picture->above <= number; ++picture) {
+            geometry::Region frame{{geometry::outline(geometry::Box{0, 0, 1, 1})}};
+            frame = geometry::mapped(std::move(frame), picture->place);
+            pile.push_back(picture->clip ? geometry::intersection(frame, *picture->clip) : std::move(frame));
+            owners.push_back(nullptr);
+        }
+    };
+    for (const Shape& shape : artwork.shapes) {
+        add_pictures_below(shape.number);
+        if (shape.ink.kind != InkKind::fill) continue;
+        pile.push_back({shape.path.flatten({}, tolerance), shape.rule});
+        owners.push_back(&*std::find_if(inks.begin(), inks.end(),
+                                        [&](const InkSummary& summary) { return summary.ink == shape.ink; }));
+    }
+    add_pictures_below(std::numeric_limits<int>::max());
+    const auto areas = geometry::seen_areas(pile);
+    for (std::size_t i = 0; i < areas.size(); ++i)
+        if (owners[i]) owners[i]->area += areas[i];
+}
+
+/// What the fills of each ink cover together.
+static void add_covered_areas(const Artwork& artwork, double tolerance, std::vector<InkSummary>& inks) {
+    for (InkSummary& summary : inks) {
+        std::vector<geometry::Region> regions;
+        for (const Shape& shape : artwork.shapes)
+            if (shape.ink == summary.ink && shape.ink.kind == InkKind::fill)
+                regions.push_back({shape.path.flatten({}, tolerance), shape.rule});
+        if (!regions.empty()) summary.area = geometry::covered_area(regions);
+    }
+}
+
 std::vector<InkSummary> measured_inks(const Artwork& artwork) {
-    std::vector<std::vector<geometry::Region>> regions;
     const double tolerance = measuring_tolerance(artwork);
-    auto result = gather(artwork, [&](InkSummary& summary, const Shape& shape, std::size_t index) {
-        auto lines = shape.path.flatten({}, tolerance);
+    auto result = gather(artwork, [&](InkSummary& summary, const Shape& shape) {
+        const auto lines = shape.path.flatten({}, tolerance);
         summary.box.add(geometry::bounds(lines));
         summary.length += geometry::length(lines);
         for (const auto& line : lines)
             summary.closed += line.closed;
-        if (shape.ink.kind == InkKind::fill) {
-            regions.resize(std::max(regions.size(), index + 1));
-            regions[index].push_back({std::move(lines), shape.rule});
-        }
     });
-    for (std::size_t i = 0; i < regions.size(); ++i)
-        result[i].area = geometry::covered_area(regions[i]);
+    (artwork.read_with.cover ? add_seen_areas : add_covered_areas)(artwork, tolerance, result);
     return result;
 }
 

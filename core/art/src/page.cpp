@@ -11,15 +11,11 @@ using geometry::Box;
 using geometry::Region;
 using geometry::Transform;
 
-bool apart(const Box& a, const Box& b) {
-    return a.empty() || b.empty() || a.left > b.right || a.right < b.left || a.bottom > b.top || a.top < b.bottom;
-}
-
 /// Cuts a shape to the box; false when nothing of it is left.
 bool cut(Shape& shape, const Box& box, const Region& region) {
     auto lines = shape.path.flatten();
     const Box own = geometry::bounds(lines);
-    if (apart(own, box)) return false;
+    if (!geometry::overlap(own, box)) return false;
     if (box.contains(own)) return true;
     if (shape.ink.kind == InkKind::fill) {
         lines = geometry::intersection({std::move(lines), shape.rule}, region).rings;
@@ -33,7 +29,7 @@ bool cut(Shape& shape, const Box& box, const Region& region) {
 
 bool cut(PlacedPicture& picture, const Box& box, const Region& region) {
     const Box own = bounds(picture);
-    if (apart(own, box)) return false;
+    if (!geometry::overlap(own, box)) return false;
     if (!box.contains(own)) picture.clip = picture.clip ? geometry::intersection(*picture.clip, region) : region;
     return !bounds(picture).empty();
 }
@@ -55,10 +51,7 @@ void transform(Artwork& artwork, const Transform& map) {
     }
     for (PlacedPicture& picture : artwork.pictures) {
         picture.place = map * picture.place;
-        if (!picture.clip) continue;
-        for (auto& ring : picture.clip->rings)
-            for (auto& point : ring.points)
-                point = map(point);
+        if (picture.clip) picture.clip = geometry::mapped(std::move(*picture.clip), map);
     }
     for (Remark& remark : artwork.remarks)
         for (Box& place : remark.places)

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "svg/reader.hpp"
 
+#include "compose/page_picture.hpp"
 #include "dxf/groups.hpp"
 #include "dxf/reader.hpp"
 #include "page.hpp"
@@ -14,12 +15,33 @@
 namespace chalkline::art {
 namespace {
 
+/// CAD drawings have nothing that areas and lines do not say: as pictures they are drawn from those.
+Result<Artwork> read_dxf(const std::string& bytes, const std::string& name, const ReadOptions& options,
+                         const Outside& outside, const Watch& watch) {
+    auto art = dxf::read(bytes, name, options, outside, watch);
+    if (!art || !options.as_picture) return art;
+    const Artwork whole = *art;
+    const geometry::Box page{0, 0, art->page.x, art->page.y};
+    auto done = become_picture(
+        *art, page, false, options.scale / *options.as_picture,
+        [&](cairo_t* onto, double width, double height) -> Result<void> {
+            const std::vector<double> opaque(whole.shapes.size(), 1);
+            const auto map = geometry::Transform::move(0, height) *
+                             geometry::Transform::scale(width / page.right, -height / page.top);
+            render(onto, {whole.shapes, opaque, whole.pictures, {}, {whole.shapes.size(), whole.pictures.size()}}, map,
+                   ThinLines::left_out);
+            return {};
+        });
+    if (!done) return tl::unexpected(done.error());
+    return art;
+}
+
 Result<Artwork> read_format(const std::shared_ptr<const std::string>& bytes, const std::string& name,
                             std::vector<LinkedFile> linked, const ReadOptions& options, const Outside& outside,
                             const Watch& watch) {
     const std::string_view format = format_of(*bytes);
     if (format == "svg") return svg::read(*bytes, name, std::move(linked), options, outside, watch);
-    if (format == "dxf") return dxf::read(*bytes, name, options, outside, watch);
+    if (format == "dxf") return read_dxf(*bytes, name, options, outside, watch);
     if (format == "pdf") return pdf::read(bytes, name, options, outside, watch);
     if (format == "picture") return read_picture(*bytes, options, outside);
     return fail(error::unknown_format);

@@ -43,13 +43,40 @@ Region grown(const Region& region, double by, double tolerance) {
     return region_of(moved);
 }
 
-Region intersection(const Region& a, const Region& b) {
+/// The areas of two regions put together by Clipper.
+static Region combined(const Region& a, const Region& b, ClipperLib::ClipType how) {
     ClipperLib::Clipper both;
     both.AddPaths(to_clipper(a.rings), ClipperLib::ptSubject, true);
     both.AddPaths(to_clipper(b.rings), ClipperLib::ptClip, true);
-    ClipperLib::Paths common;
-    both.Execute(ClipperLib::ctIntersection, common, fill_type(a.rule), fill_type(b.rule));
-    return region_of(common);
+    ClipperLib::Paths result;
+    both.Execute(how, result, fill_type(a.rule), fill_type(b.rule));
+    return region_of(result);
+}
+
+Region intersection(const Region& a, const Region& b) {
+    return combined(a, b, ClipperLib::ctIntersection);
+}
+
+Region difference(const Region& a, const Region& b) {
+    return combined(a, b, ClipperLib::ctDifference);
+}
+
+Region seen(const Pile& pile) {
+    // What burns, or covers, one after the other is taken together.
+    Region result;
+    for (std::size_t i = 0; i < pile.regions.size();) {
+        const bool burns = pile.ink(i) > 0;
+        std::vector<Region> together;
+        for (; i < pile.regions.size() && (pile.ink(i) > 0) == burns; ++i)
+            together.push_back(pile.regions[i]);
+        if (!burns) {
+            if (!result.rings.empty()) result = difference(result, united(together));
+        } else {
+            if (!result.rings.empty()) together.push_back(std::move(result));
+            result = united(together);
+        }
+    }
+    return result;
 }
 
 std::vector<Polyline> parts_inside(const std::vector<Polyline>& lines, const Region& region) {

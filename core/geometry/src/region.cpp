@@ -2,7 +2,10 @@
 #include <chalkline/base/contract.hpp>
 #include <chalkline/geometry/combine.hpp>
 
+#include <algorithm>
 #include <cstdint>
+#include <optional>
+#include <utility>
 
 namespace chalkline::geometry {
 namespace {
@@ -22,9 +25,9 @@ void for_each_edge(const Region& region, Edge edge) {
 }
 
 struct Crossing {
-    std::uint32_t region;
     double x;
-    int turn;  ///< +1 where the edge climbs, −1 where it falls
+    std::uint32_t region;
+    std::int32_t turn;  ///< +1 where the edge climbs, −1 where it falls
 };
 
 /// Joins the stretches of all regions of one row into disjoint ones, left to right.
@@ -59,6 +62,13 @@ std::vector<Stretch> stretches_of(std::vector<Crossing>& crossings, const std::v
 
 }  // namespace
 
+Region mapped(Region region, const Transform& map) {
+    for (Polyline& ring : region.rings)
+        for (Point& p : ring.points)
+            p = map(p);
+    return region;
+}
+
 bool contains(const Region& region, Point p) {
     int winding = 0;
     for_each_edge(region, [&](Point a, Point b) {
@@ -68,19 +78,6 @@ bool contains(const Region& region, Point p) {
     });
     return inside(winding, region.rule);
 }
-
-namespace {
-
-/// The rows at first, first + pitch, … below `top`.
-double inked_length(const std::vector<ScanRow>& rows) {
-    double sum = 0;
-    for (const ScanRow& row : rows)
-        for (const Stretch& s : row.stretches)
-            sum += s.to - s.from;
-    return sum;
-}
-
-}  // namespace
 
 double covered_area(const std::vector<Region>& regions) {
     // Clipper's union is exact, but takes far longer than in proportion where thousands of regions lie over each
@@ -110,54 +107,206 @@ double covered_area(const std::vector<Region>& regions) {
     return area;
 }
 
-std::vector<ScanRow> scan_rows(double first, double top, const std::vector<Region>& regions, double pitch) {
-    const auto count = static_cast<std::size_t>(std::max(1.0, std::ceil((top - first) / pitch)));
-    std::vector<std::vector<Crossing>> crossings(count);
+namespace {
+
+/// Rows at first, first + pitch, … below `top`.
+struct RowRaster {
+    double first, pitch;
+    std::size_t count;
+
+    RowRaster(double from, double top, double apart)
+        : first(from), pitch(apart), count(static_cast<std::size_t>(std::max(1.0, std::ceil((top - from) / apart)))) {}
+    double y(std::size_t row) const { return first + static_cast<double>(row) * pitch; }
+};
+
+/// Where the rows cross the outlines.
+std::vector<std::vector<Crossing>> crossings_of(const std::vector<Region>& regions, const RowRaster& rows) {
+    std::vector<std::vector<Crossing>> crossings(rows.count);
     for (std::uint32_t index = 0; index < regions.size(); ++index) {
         for_each_edge(regions[index], [&](Point a, Point b) {
             if (a.y == b.y) return;
             const int turn = a.y < b.y ? 1 : -1;
             if (turn < 0) std::swap(a, b);
             // Rows with a.y <= y < b.y, so that a corner on a row counts once.
-            const auto from = static_cast<std::size_t>(std::max(0.0, std::ceil((a.y - first) / pitch - 1)));
-            for (std::size_t k = from; k < count; ++k) {
-                const double y = first + static_cast<double>(k) * pitch;
+            const auto from = static_cast<std::size_t>(std::max(0.0, std::ceil((a.y - rows.first) / rows.pitch - 1)));
+            for (std::size_t k = from; k < rows.count; ++k) {
+                const double y = rows.y(k);
                 if (y >= b.y) break;
-                if (y >= a.y) crossings[k].push_back({index, a.x + (b.x - a.x) * (y - a.y) / (b.y - a.y), turn});
+                if (y >= a.y) crossings[k].push_back({a.x + (b.x - a.x) * (y - a.y) / (b.y - a.y), index, turn});
             }
         });
     }
-    std::vector<ScanRow> rows;
-    for (std::size_t k = 0; k < count; ++k) {
-        auto stretches = stretches_of(crossings[k], regions);
-        if (!stretches.empty()) rows.push_back({first + static_cast<double>(k) * pitch, std::move(stretches)});
+    return crossings;
+}
+
+/// Goes along rows and says which region of a pile is on top. Regions a row is inside of wait in a heap, the topmost
+/// first; those it has left are taken out when they come up.
+class TopmostAlong {
+ public:
+    explicit TopmostAlong(const std::vector<Region>& pile) {
+        states_.reserve(pile.size());
+        for (const Region& region : pile)
+            states_.push_back({0, region.rule == FillRule::even_odd, false});
+    }
+
+    /// Calls `seen(from, to, region)` from left to right.
+    template <class Seen>
+    void walk(std::vector<Crossing>& crossings, Seen seen) {
+        std::sort(crossings.begin(), crossings.end(), [](const Crossing& a, const Crossing& b) { return a.x < b.x; });
+        for (std::size_t i = 0; i + 1 < crossings.size(); ++i) {
+            const auto [x, region, turn] = crossings[i];
+            State& state = states_[region];
+            state.winding += turn;
+            if (state.is_inside() && !state.waiting) {
+                state.waiting = true;
+                heap_.push_back(region);
+                std::push_heap(heap_.begin(), heap_.end());
+            }
+            const double next = crossings[i + 1].x;
+            if (next <= x) continue;
+            drop_left();
+            if (!heap_.empty()) seen(x, next, heap_.front());
+        }
+        // Rings are closed: after the last crossing the row is outside of all.
+        if (!crossings.empty()) states_[crossings.back().region].winding += crossings.back().turn;
+        drop_left();
+    }
+
+ private:
+    /// Of one region at a place of the row; small, since every crossing looks one up.
+    struct State {
+        std::int32_t winding;
+        bool even_odd;
+        bool waiting;  ///< it is in the heap
+        bool is_inside() const { return even_odd ? winding % 2 != 0 : winding != 0; }
+    };
+    void drop_left() {
+        while (!heap_.empty() && !states_[heap_.front()].is_inside()) {
+            states_[heap_.front()].waiting = false;
+            std::pop_heap(heap_.begin(), heap_.end());
+            heap_.pop_back();
+        }
+    }
+
+    std::vector<State> states_;
+    std::vector<std::uint32_t> heap_;  ///< the topmost region first
+};
+
+/// Joins stretches of a row that touch and burn alike. One that is no wider than curves are drawn exactly belongs to
+/// the one beside it; alone it is not there.
+std::vector<InkedStretch> tidied(const std::vector<InkedStretch>& row) {
+    constexpr double touching = 1e-3;  // mm
+    std::vector<InkedStretch> tidy;
+    std::optional<InkedStretch> waiting;  // a sliver beside the next, perhaps
+    for (InkedStretch s : row) {
+        const bool touches = !tidy.empty() && s.from <= tidy.back().to + touching;
+        const bool sliver = s.to - s.from < flattening_tolerance;
+        if (touches && (sliver || tidy.back().ink == s.ink)) {
+            tidy.back().to = std::max(tidy.back().to, s.to);
+            waiting.reset();
+        } else if (sliver) {
+            waiting = s;
+        } else {
+            if (waiting && s.from <= waiting->to + touching) s.from = waiting->from;
+            tidy.push_back(s);
+            waiting.reset();
+        }
+    }
+    return tidy;
+}
+
+std::vector<InkedRow> inked_rows(double first, double top, const Pile& pile, double pitch) {
+    std::vector<InkedRow> rows;
+    if (pile.inks.empty()) {
+        for (const ScanRow& row : scan_rows(first, top, pile.regions, pitch)) {
+            auto& stretches = rows.emplace_back(InkedRow{row.y, {}}).stretches;
+            stretches.reserve(row.stretches.size());
+            for (const Stretch& s : row.stretches)
+                stretches.push_back({s.from, s.to, 1});
+        }
+        return rows;
+    }
+    const RowRaster raster(first, top, pitch);
+    auto crossings = crossings_of(pile.regions, raster);
+    TopmostAlong topmost(pile.regions);
+    std::vector<InkedStretch> row;
+    for (std::size_t k = 0; k < raster.count; ++k) {
+        row.clear();
+        topmost.walk(crossings[k], [&](double from, double to, std::uint32_t region) {
+            if (pile.inks[region] > 0) row.push_back({from, to, pile.inks[region]});
+        });
+        auto stretches = tidied(row);
+        if (!stretches.empty()) rows.push_back({raster.y(k), std::move(stretches)});
     }
     return rows;
+}
+
+}  // namespace
+
+std::vector<ScanRow> scan_rows(double first, double top, const std::vector<Region>& regions, double pitch) {
+    const RowRaster raster(first, top, pitch);
+    auto crossings = crossings_of(regions, raster);
+    std::vector<ScanRow> rows;
+    for (std::size_t k = 0; k < raster.count; ++k) {
+        auto stretches = stretches_of(crossings[k], regions);
+        if (!stretches.empty()) rows.push_back({raster.y(k), std::move(stretches)});
+    }
+    return rows;
+}
+
+std::vector<double> seen_areas(const std::vector<Region>& pile) {
+    constexpr double most_crossings = 4e6, most_rows = 40'000;
+    double climb = 0;
+    Box box;
+    for (const Region& region : pile)
+        for_each_edge(region, [&](Point a, Point b) {
+            climb += std::abs(b.y - a.y);
+            box.add(a);
+        });
+    std::vector<double> areas(pile.size(), 0);
+    if (box.empty() || !(box.height() > 0)) return areas;
+    const double count = std::clamp(std::ceil(box.height() * most_crossings / climb), 1.0, most_rows);
+    const RowRaster raster(box.bottom + box.height() / count / 2, box.top, box.height() / count);
+    auto crossings = crossings_of(pile, raster);
+    TopmostAlong topmost(pile);
+    for (auto& row : crossings)
+        topmost.walk(
+            row, [&](double from, double to, std::uint32_t region) { areas[region] += (to - from) * raster.pitch; });
+    return areas;
 }
 
 namespace {
 
 constexpr int phases = 8;
 
-Box bounds_of(const std::vector<Region>& regions) {
+Box bounds_of_ink(const Pile& pile) {
     Box box;
-    for (const Region& region : regions)
-        box.add(bounds(region.rings));
+    for (std::size_t i = 0; i < pile.regions.size(); ++i)
+        if (pile.ink(i) > 0) box.add(bounds(pile.regions[i].rings));
     return box;
+}
+
+double inked_length(const std::vector<InkedRow>& rows) {
+    double sum = 0;
+    for (const InkedRow& row : rows)
+        for (const InkedStretch& s : row.stretches)
+            sum += s.to - s.from;
+    return sum;
 }
 
 }  // namespace
 
-Hatching::Hatching(const std::vector<Region>& regions, double pitch) {
+Hatching::Hatching(const Pile& pile, double pitch) {
     CHALKLINE_REQUIRES(pitch > 0);
-    const Box box = bounds_of(regions);
+    CHALKLINE_REQUIRES(pile.inks.empty() || pile.inks.size() == pile.regions.size());
+    const Box box = bounds_of_ink(pile);
     if (box.empty() || box.height() <= 0) return;
     const double count = std::max(1.0, std::round(box.height() / pitch));
     const double balanced = box.centre().y - (count - 1) * pitch / 2;
     // In a high shape a row more or less is nothing; in small lettering it is the weight of a stroke.
     constexpr double low_rows = 400;
     if (count > low_rows) {
-        candidates_.push_back(scan_rows(balanced, box.top, regions, pitch));
+        candidates_.push_back(inked_rows(balanced, box.top, pile, pitch));
         off_.push_back(0);
         return;
     }
@@ -169,7 +318,7 @@ Hatching::Hatching(const std::vector<Region>& regions, double pitch) {
             first -= pitch;
         while (first < box.bottom)
             first += pitch;
-        candidates_.push_back(scan_rows(first, box.top, regions, pitch));
+        candidates_.push_back(inked_rows(first, box.top, pile, pitch));
         inked.push_back(inked_length(candidates_.back()));
         mean += inked.back() / phases;
     }
@@ -177,8 +326,8 @@ Hatching::Hatching(const std::vector<Region>& regions, double pitch) {
         off_.push_back(std::abs(length - mean));
 }
 
-const std::vector<ScanRow>& Hatching::rows(int copies, double width) const {
-    static const std::vector<ScanRow> none;
+const std::vector<InkedRow>& Hatching::rows(int copies, double width) const {
+    static const std::vector<InkedRow> none;
     if (candidates_.empty()) return none;
     const auto cost = [&](std::size_t i) {
         // Moving all rows by a part of the pitch moves the outer edges too.
@@ -191,8 +340,8 @@ const std::vector<ScanRow>& Hatching::rows(int copies, double width) const {
     return candidates_[best];
 }
 
-std::vector<ScanRow> hatch(const std::vector<Region>& regions, double pitch) {
-    return Hatching(regions, pitch).rows(1, bounds_of(regions).width());
+std::vector<InkedRow> hatch(const Pile& pile, double pitch) {
+    return Hatching(pile, pitch).rows(1, bounds_of_ink(pile).width());
 }
 
 }  // namespace chalkline::geometry

@@ -9,6 +9,7 @@
 #include <iterator>
 #include <map>
 #include <memory>
+#include <set>
 
 namespace chalkline::job {
 namespace {
@@ -32,17 +33,23 @@ class ArtShelf {
     Result<std::shared_ptr<const art::Artwork>> get(const Json& motif) {
         const Json read = motif.value("read", Json::object());
         const std::string key =
-            motif.contains("design") ? motif.at("design").dump() : motif.at("source").get<std::string>() + read.dump();
+            (motif.contains("design") ? motif.at("design").dump() : motif.at("source").get<std::string>()) +
+            read.dump();
         auto& kept = shelf_[key];
         if (kept) return kept;
-        auto art = motif.contains("design") ? art::draw(design_from_json(motif.at("design")), outside_)
-                                            : read_source(motif, read);
+        auto art = motif.contains("design") ? draw_design(motif, read) : read_source(motif, read);
         if (!art) return tl::unexpected(art.error());
         kept = std::make_shared<const art::Artwork>(std::move(*art));
         return kept;
     }
 
  private:
+    Result<art::Artwork> draw_design(const Json& motif, const Json& read) {
+        auto art = art::draw(design_from_json(motif.at("design")), outside_);
+        if (art) art->read_with = read_options_from_json(read);
+        return art;
+    }
+
     Result<art::Artwork> read_source(const Json& motif, const Json& read) {
         art::Artwork bare;
         bare.name = motif.at("name");
@@ -154,6 +161,22 @@ void migrate_to_2(Json& json) {
         motif["read"] = {{"stroke_area_mm", nullptr}};
 }
 
+/// Before version 7 paint covered nothing: what was burned then is burned still.
+void migrate_to_7(Json& json) {
+    for (Json& motif : json.at("motifs"))
+        motif["read"]["cover"] = false;
+}
+
+/// Some art would burn otherwise if its paint covered: it has areas of several inks, or a picture with areas.
+bool could_cover(const Job& job) {
+    return std::any_of(job.motifs.begin(), job.motifs.end(), [](const Motif& motif) {
+        std::set<Ink> fills;
+        for (const art::Shape& shape : motif.art->shapes)
+            if (shape.ink.kind == InkKind::fill) fills.insert(shape.ink);
+        return fills.size() + (motif.art->pictures.empty() ? 0 : 1) > 1;
+    });
+}
+
 /// The sources of a job as entries of the file, each once.
 class SourceEntries {
  public:
@@ -240,10 +263,13 @@ Result<Opened> parse_chalk(const std::string& bytes, const std::string& name, co
     if (json["version"] > chalk_version)
         return fail(error::newer_version, {{"version", std::to_string(json["version"].get<int>())}}, name);
     try {
+        const bool older_paint = json["version"] < 7;
         if (json["version"] < 2) migrate_to_2(json);
+        if (older_paint) migrate_to_7(json);
         ArtShelf shelf(*file, name, outside, watch);
         Opened opened = job_from_json(json, shelf);
         if (watch.cancelled()) return fail(chalkline::error::cancelled, {}, name);
+        if (older_paint && could_cover(opened.job)) opened.told.push_back({std::string(notice::older_paint), {}, 1, 0});
         const bool empty = opened.job.motifs.empty() && opened.job.steps.empty();
         if (empty && !opened.lost.empty()) return fail(error::damaged, {{"reason", opened.lost[0].code}}, name);
         return opened;

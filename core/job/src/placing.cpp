@@ -204,6 +204,30 @@ Result<Job> distribute(Job job, const Ids& motifs, Along along, std::optional<do
     return job;
 }
 
+Result<Job> stack(Job job, const Ids& motifs, Stacking to) {
+    if (auto known = require_known(job, motifs); !known) return tl::unexpected(known.error());
+    auto& all = job.motifs;
+    const auto chosen = [&motifs](const Motif& motif) { return holds(motifs, motif.id); };
+    switch (to) {
+        case Stacking::to_front:
+            std::stable_partition(all.begin(), all.end(), [&](const Motif& motif) { return !chosen(motif); });
+            break;
+        case Stacking::to_back:
+            std::stable_partition(all.begin(), all.end(), chosen);
+            break;
+        case Stacking::forward:
+            // From the top down, so that all go past the same one.
+            for (std::size_t i = all.size(); i-- > 1;)
+                if (chosen(all[i - 1]) && !chosen(all[i])) std::swap(all[i - 1], all[i]);
+            break;
+        case Stacking::backward:
+            for (std::size_t i = 1; i < all.size(); ++i)
+                if (chosen(all[i]) && !chosen(all[i - 1])) std::swap(all[i - 1], all[i]);
+            break;
+    }
+    return job;
+}
+
 Result<Job> group(Job job, const Ids& motifs) {
     if (auto known = require_known(job, motifs); !known) return tl::unexpected(known.error());
     const Id id = ++job.last_id;

@@ -220,6 +220,11 @@ GreyImage grey_of(const RgbImage& image, const Preparation& how, const Sight& si
     return grey;
 }
 
+double burned_share(Rgb colour, const Material& material) {
+    const GreyImage light = to_light(to_grey(RgbImage(1, 1, colour)), material.response, material.burns_light);
+    return 1 - static_cast<double>(light.pixels[0]) / light.white;
+}
+
 GreyImage light_of(const RgbImage& image, const GreyImage& kept, const Preparation& how, const Material& material,
                    const Sight& sight) {
     GreyImage grey = toned(grey_of(image, how, sight), how.tone, std::min(sight.across, sight.down));

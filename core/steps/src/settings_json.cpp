@@ -19,6 +19,8 @@ using Words = std::initializer_list<std::pair<Choice, const char*>>;
 
 const Words<FillSettings::Way> ways{{FillSettings::Way::scan_lines, "scan_lines"},
                                     {FillSettings::Way::contours, "contours"}};
+const Words<FillSettings::Tones> tone_words{
+    {FillSettings::Tones::flat, "flat"}, {FillSettings::Tones::power, "power"}, {FillSettings::Tones::dots, "dots"}};
 const Words<FillSettings::First> firsts{{FillSettings::First::bottom, "bottom"},
                                         {FillSettings::First::top, "top"},
                                         {FillSettings::First::left, "left"},
@@ -67,6 +69,7 @@ Json all_of(const FillSettings& fill) {
             {"both_ways", fill.both_ways},
             {"first", word_of(fill.first, firsts)},
             {"run_up_mm", fill.run_up ? Json(fill.run_up->mm()) : Json()},
+            {"tones", word_of(fill.tones, tone_words)},
             {"outline_after", fill.outline_after},
             {"shift_mm", fill.shift.mm()}};
 }
@@ -79,6 +82,7 @@ FillSettings fill_from(const Json& json) {
     fill.both_ways = json.value("both_ways", true);
     read(json, "first", fill.first, firsts);
     if (json.contains("run_up_mm")) fill.run_up = Length::mm(json.at("run_up_mm"));
+    read(json, "tones", fill.tones, tone_words);
     fill.outline_after = json.value("outline_after", false);
     read(json, "shift_mm", fill.shift);
     return fill;

@@ -32,7 +32,8 @@ art::Outside Surroundings::of_file(const std::string& path) const {
     fs::path folder = fs::path(path).parent_path();
     if (folder.empty()) folder = ".";
     return {&pictures_, &fonts_,
-            [folder = std::move(folder)](const std::string& reference) { return read_beside(folder, reference); }};
+            [folder = std::move(folder)](const std::string& reference) { return read_beside(folder, reference); },
+            &renderer_};
 }
 
 }  // namespace chalkline

@@ -349,3 +349,116 @@ TEST_CASE("reading can be cancelled") {
     REQUIRE_FALSE(art);
     CHECK(art.error().code == chalkline::error::cancelled);
 }
+
+TEST_CASE("sheets choose by place, by neighbours, by what is not, and by parts of values") {
+    // Six squares of 1 mm² in a row; a rule paints those it chooses red.
+    const auto red = [](const std::string& selector) {
+        std::string row = "<style>" + selector + "{fill:#f00}</style><g id='row'>";
+        for (int i = 0; i < 6; ++i)
+            row += "<rect x='" + std::to_string(2 * i) + "' width='1' height='1' class='" + (i % 2 ? "odd" : "even") +
+                   " k" + std::to_string(i) + "' data-n='plot-" + std::to_string(i) + "'/>";
+        const Artwork art = drawing(row + "</g><g><rect x='20' width='1' height='1'/></g>");
+        double area = 0;
+        for (const InkSummary& ink : measured_inks(art))
+            if (ink.ink.rgb == Rgb{255, 0, 0}) area = ink.area;
+        return std::lround(area);
+    };
+    CHECK(red("#row > rect") == 6);
+    CHECK(red("g > rect") == 7);
+    CHECK(red("svg > rect") == 0);
+    CHECK(red(".k1 + rect") == 1);
+    CHECK(red(".k1 ~ rect") == 4);
+    CHECK(red("#row rect:first-child") == 1);
+    CHECK(red("rect:last-child") == 2);
+    CHECK(red("#row :nth-child(2n+1)") == 3);
+    CHECK(red("#row rect:nth-child(odd)") == 3);
+    CHECK(red("#row rect:nth-child(even)") == 3);
+    CHECK(red("#row rect:nth-child(-n+2)") == 2);
+    CHECK(red("#row rect:nth-last-child(2)") == 1);
+    CHECK(red("#row rect:nth-child(4)") == 1);
+    CHECK(red("rect:not(.odd)") == 4);
+    CHECK(red("#row rect:not(.k0, .k1):not([data-n$='5'])") == 3);
+    CHECK(red("[data-n='plot-3']") == 1);
+    CHECK(red("[data-n^=plot]") == 6);
+    CHECK(red("[data-n*='t-4']") == 1);
+    CHECK(red("[data-n|='plot']") == 6);
+    CHECK(red("[class~='odd']") == 3);
+    CHECK(red("#row + g rect") == 1);
+    CHECK(red(":root rect") == 7);
+    CHECK(red("g g rect") == 0);
+    // What is not understood chooses nothing, and is said.
+    CHECK(red("rect:hover") == 0);
+    CHECK(red("rect::before") == 0);
+    CHECK(red("rect:nth-child(x)") == 0);
+    CHECK(red("> rect") == 0);
+    // A hostile selector ends.
+    std::string deep = "g";
+    for (int i = 0; i < 30; ++i)
+        deep += " g";
+    CHECK(red(deep) == 0);
+}
+
+TEST_CASE("sheets may keep values under names") {
+    const auto colour = [](const std::string& css, const std::string& inside) {
+        return chalkline::to_text(measured_inks(drawing("<style>" + css + "</style>" + inside))[0].ink.rgb);
+    };
+    const std::string square = "<rect width='5' height='5'/>";
+    CHECK(colour(":root{--ink:#123456} rect{fill:var(--ink)}", square) == "#123456");
+    CHECK(colour("rect{fill:var(--none, #654321)}", square) == "#654321");
+    CHECK(colour("g{--a:#00f} :root{--a:#0f0;--b:var(--a)} rect{fill:var(--a)}", "<g>" + square + "</g>") == "#0000ff");
+    CHECK(colour("rect{--x:var(--y);--y:var(--x);fill:var(--x, #0f0)}", square) == "#000000");
+    CHECK(colour("rect{fill:var(--none)}", square) == "#000000");
+}
+
+TEST_CASE("sheets move, turn and scale") {
+    const auto box = [](const std::string& css, const std::string& attributes = "") {
+        return art::bounds(
+            drawing("<style>rect{" + css + "}</style><rect x='10' y='10' width='4' height='2' " + attributes + "/>"));
+    };
+    // A page of 100 × 50: Y counts from below here.
+    check_box(box("transform:translate(5px, 3px)"), {15, 35, 19, 37});
+    check_box(box("transform:translateX(5px) translateY(3px)"), {15, 35, 19, 37});
+    check_box(box("translate:5px 3px"), {15, 35, 19, 37});
+    check_box(box("transform:scale(2)"), {20, 26, 28, 30});
+    check_box(box("transform:scale(2);transform-origin:10px 10px"), {10, 36, 18, 40});
+    check_box(box("transform:scale(2);transform-box:fill-box;transform-origin:center"), {8, 37, 16, 41});
+    check_box(box("transform:rotate(90deg);transform-box:fill-box;transform-origin:center"), {11, 37, 13, 41});
+    check_box(box("rotate:0.25turn;transform-box:fill-box"), {8, 36, 10, 40});
+    check_box(box("transform:translate(50%, 100%);transform-box:fill-box"), {12, 36, 16, 38});
+    check_box(box("transform:translate(50%, 0)"), {60, 38, 64, 40});
+    check_box(box("transform:none", "transform='translate(5 3)'"), {10, 38, 14, 40});
+    check_box(box("", "transform='translate(5 3)' style='transform:translate(1px,1px)'"), {11, 37, 15, 39});
+    // The places of letters are no turns.
+    CHECK(drawing("<rect width='4' height='4' rotate='45'/>").shapes.size() == 1);
+}
+
+TEST_CASE("a size in pixels is read at the density that is chosen, one in real units is not") {
+    const auto width = [](const std::string& sides, double density) {
+        ReadOptions options;
+        options.density = density;
+        const auto art = read_text("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 144 72' " + sides +
+                                       "><rect width='144' height='72' stroke='#000' stroke-width='2'/></svg>",
+                                   options);
+        REQUIRE(art);
+        return art->page.x;
+    };
+    CHECK(width("width='144' height='72'", 96) == Approx(38.1));
+    CHECK(width("width='144' height='72'", 72) == Approx(50.8));
+    CHECK(width("width='144px' height='72px'", 72) == Approx(50.8));
+    CHECK(width("", 90) == Approx(144 / 90.0 * 25.4));
+    CHECK(width("width='144pt' height='72pt'", 72) == Approx(50.8));
+    CHECK(width("width='50mm' height='25mm'", 72) == Approx(50));
+    CHECK(width("width='100%' height='100%'", 72) == Approx(50.8));
+    ReadOptions options;
+    options.density = 72;
+    const std::string drawing_in_pixels =
+        "<svg xmlns='http://www.w3.org/2000/svg' width='72' height='72'>"
+        "<path d='M0 0H72' fill='none' stroke='#000' stroke-width='1'/></svg>";
+    const auto art = read_text(drawing_in_pixels, options);
+    REQUIRE(art);
+    CHECK(art->sized_in_pixels);
+    CHECK(count(*art, notice::pixel_size) == 1);
+    // The stroke is measured as it burns: 0.35 mm is an area, at 96 to the inch 0.26 mm is a line.
+    CHECK(art->shapes[0].ink.kind == InkKind::fill);
+    CHECK(read_text(drawing_in_pixels)->shapes[0].ink.kind == InkKind::line);
+}

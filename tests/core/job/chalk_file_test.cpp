@@ -20,6 +20,11 @@ Job sample() {
     return load(CHALKLINE_SAMPLES "/plot-27.chalk").value().job;
 }
 
+/// Draws nothing, and the lines of the drawing stay.
+class BlankRenderer : public art::DrawingRenderer {
+    Result<void> draw_svg(const std::string&, double, double, cairo_t*) const override { return {}; }
+};
+
 }  // namespace
 
 TEST_CASE("the sample job opens as it was made") {
@@ -63,6 +68,8 @@ TEST_CASE("how art was read is kept, each way of reading a file its own") {
     options.page = 2;
     options.picture_width = 33;
     options.text = art::DrawnText::single_stroke;
+    options.cover = false;
+    options.density = 72;
     auto other = art::read_again(*job.motifs[0].art, options, {});
     REQUIRE(other);
     other->linked.push_back({"pear.png", std::make_shared<const std::string>("bytes")});
@@ -70,14 +77,16 @@ TEST_CASE("how art was read is kept, each way of reading a file its own") {
     const std::string bytes = to_chalk(job).value();
     const Job again = parse_chalk(bytes, "x").value().job;
     CHECK(again.motifs[1].art->read_with == options);
-    CHECK(again.motifs[0].art->read_with == art::ReadOptions{});
+    CHECK(again.motifs[0].art->read_with == job.motifs[0].art->read_with);
     REQUIRE(again.motifs[1].art->linked.size() == 1);
     CHECK(*again.motifs[1].art->linked[0].bytes == "bytes");
     CHECK(to_chalk(again).value() == bytes);
     options.trace = art::TraceOptions{true, 90, 0.5, 0.3};
+    options.as_picture = 0.08;
     other->read_with = options;
     job.motifs[1].art = std::make_shared<const art::Artwork>(*other);
-    const Job traced = parse_chalk(to_chalk(job).value(), "x").value().job;
+    const BlankRenderer blank;
+    const Job traced = parse_chalk(to_chalk(job).value(), "x", {nullptr, nullptr, {}, &blank}).value().job;
     CHECK(traced.motifs[1].art->read_with == options);
 }
 
@@ -85,7 +94,21 @@ TEST_CASE("a job of version 1 opens as it was: every stroke a line") {
     const Job job = load(CHALKLINE_DATA "/job-v1.chalk").value().job;
     REQUIRE(job.motifs.size() == 1);
     CHECK(job.motifs[0].art->read_with.stroke_area == art::ReadOptions::never);
+    CHECK_FALSE(job.motifs[0].art->read_with.cover);
     CHECK(bounds(job).width() == Approx(154).margin(0.01));
+}
+
+TEST_CASE("a job made before paint covered paint burns as it did, and that is said where it matters") {
+    const Opened before = load(CHALKLINE_DATA "/job-v6.chalk").value();
+    CHECK_FALSE(before.job.motifs[0].art->read_with.cover);
+    REQUIRE(before.told.size() == 1);
+    CHECK(before.told[0].code == notice::older_paint);
+    // It is kept as it burns, and not said again.
+    const Opened again = parse_chalk(to_chalk(before.job).value(), "x").value();
+    CHECK_FALSE(again.job.motifs[0].art->read_with.cover);
+    CHECK(again.told.empty());
+    // Art of one ink burns alike either way.
+    CHECK(load(CHALKLINE_DATA "/job-v1.chalk").value().told.empty());
 }
 
 TEST_CASE("names from hostile drawings stay names") {
@@ -185,6 +208,7 @@ TEST_CASE("every setting of a step, objects, marks and marked places are kept") 
               false,
               steps::FillSettings::First::right,
               Length::mm(4),
+              steps::FillSettings::Tones::dots,
               true,
               Length::mm(-0.1)};
     s.line = {steps::LineSettings::Kerf::inside,

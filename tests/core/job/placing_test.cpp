@@ -46,7 +46,7 @@ Stock wooden_piece(double width, double height, double angle = 0) {
     return stock;
 }
 
-bool overlap(const Box& a, const Box& b) {
+bool lie_over(const Box& a, const Box& b) {
     return a.left < b.right - 1e-9 && b.left < a.right - 1e-9 && a.bottom < b.top - 1e-9 && b.bottom < a.top - 1e-9;
 }
 
@@ -102,7 +102,7 @@ TEST_CASE("filling the stock leaves the margin, overlaps nothing and stays on a 
             for (const Point corner : geometry::outline(box.grown(2.9)).points)
                 CHECK(geometry::contains(piece, corner));
             for (std::size_t k = 0; k < i; ++k)
-                CHECK_FALSE(overlap(box, bounds(filled->motifs[k])));
+                CHECK_FALSE(lie_over(box, bounds(filled->motifs[k])));
         }
     }
     job.stock = wooden_piece(9, 60);

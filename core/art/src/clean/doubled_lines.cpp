@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Lines drawn twice. Every line is laid over the longer ones before it, segment by segment; what already lies under it
 // is taken away.
-#include "clean/box_tree.hpp"
 #include "clean/contours.hpp"
+
+#include <chalkline/geometry/box_tree.hpp>
 
 #include <algorithm>
 #include <cmath>
@@ -12,8 +13,12 @@ namespace chalkline::art::clean {
 namespace {
 
 using geometry::Box;
+using geometry::BoxTree;
 using geometry::Point;
 using geometry::Polyline;
+using geometry::touching;
+using geometry::tree_box;
+using geometry::TreeBox;
 
 /// One straight piece of a contour.
 struct Segment {

@@ -1,16 +1,21 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // A thick line that was traced has two edges, one inside the other. Where they keep a small even distance all the way,
 // one line along their middle was meant.
-#include "clean/box_tree.hpp"
 #include "clean/contours.hpp"
+
+#include <chalkline/geometry/box_tree.hpp>
 
 #include <map>
 
 namespace chalkline::art::clean {
 namespace {
 
+using geometry::BoxTree;
 using geometry::Point;
 using geometry::Polyline;
+using geometry::touching;
+using geometry::tree_box;
+using geometry::TreeBox;
 
 /// The point of the ring nearest to p.
 Point nearest_on(const Polyline& ring, Point p) {

@@ -13,11 +13,6 @@ namespace {
 constexpr double mm_per_pt = 25.4 / 72;
 constexpr std::size_t largest_svg = 1ULL << 30;  // bytes; a page that grows beyond is refused
 
-struct Destroy {
-    void operator()(cairo_t* c) const { cairo_destroy(c); }
-    void operator()(cairo_surface_t* s) const { cairo_surface_destroy(s); }
-};
-
 cairo_status_t append(void* target, const unsigned char* data, unsigned length) {
     auto& text = *static_cast<std::string*>(target);
     if (text.size() + length > largest_svg) return CAIRO_STATUS_WRITE_ERROR;
@@ -27,10 +22,9 @@ cairo_status_t append(void* target, const unsigned char* data, unsigned length) 
 
 Result<std::string> page_as_svg(PopplerPage* page, double width, double height) {
     std::string svg;
-    const std::unique_ptr<cairo_surface_t, Destroy> surface(
-        cairo_svg_surface_create_for_stream(append, &svg, width, height));
+    const Surface surface(cairo_svg_surface_create_for_stream(append, &svg, width, height));
     {
-        const std::unique_ptr<cairo_t, Destroy> cairo(cairo_create(surface.get()));
+        const Cairo cairo(cairo_create(surface.get()));
         poppler_page_render_for_printing(page, cairo.get());
     }
     cairo_surface_finish(surface.get());
@@ -48,10 +42,9 @@ raster::RgbImage thumbnail(PopplerPage* page, int longest) {
     const double scale = longest / std::max({width, height, 1.0});
     const int columns = std::max(1, static_cast<int>(width * scale)),
               rows = std::max(1, static_cast<int>(height * scale));
-    const std::unique_ptr<cairo_surface_t, Destroy> surface(
-        cairo_image_surface_create(CAIRO_FORMAT_RGB24, columns, rows));
+    const Surface surface(cairo_image_surface_create(CAIRO_FORMAT_RGB24, columns, rows));
     {
-        const std::unique_ptr<cairo_t, Destroy> cairo(cairo_create(surface.get()));
+        const Cairo cairo(cairo_create(surface.get()));
         cairo_set_source_rgb(cairo.get(), 1, 1, 1);
         cairo_paint(cairo.get());
         cairo_scale(cairo.get(), scale, scale);

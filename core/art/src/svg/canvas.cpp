@@ -1,8 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "canvas.hpp"
 
-#include "paint_server.hpp"
-
 #include <chalkline/geometry/combine.hpp>
 
 namespace chalkline::art::svg {
@@ -44,12 +42,13 @@ constexpr double most_dashes = 200'000;
 struct Canvas::Coat {
     Rgb rgb;
     pugi::xml_node server;  ///< empty for a flat colour
-    double opacity = 1;
+    double alpha = 1;       ///< of a flat colour its own counted in
 };
 
 std::optional<Canvas::Coat> Canvas::coat_of(const Paint& paint, double opacity, const Style& style,
                                             const pugi::xml_node& element) {
-    const double all = opacity * style.opacity;
+    // Where paint does not cover, what it lets through counts for gradients only, with all its groups.
+    const double all = opacity * (scene_.options.cover ? style.unmixed : style.opacity);
     std::optional<Colour> colour;
     switch (paint.kind) {
         case Paint::Kind::none:
@@ -76,7 +75,7 @@ std::optional<Canvas::Coat> Canvas::coat_of(const Paint& paint, double opacity, 
         }
     }
     if (!colour || colour->alpha * all <= 0) return {};
-    return Coat{colour->rgb, {}, all};
+    return Coat{colour->rgb, {}, colour->alpha * all};
 }
 
 void Canvas::paint(const Path& path, const Style& style, const Place& place, const pugi::xml_node& element,
@@ -99,7 +98,7 @@ void Canvas::paint(const Path& path, const Style& style, const Place& place, con
 void Canvas::fill(const Path& page_path, FillRule rule, const Coat& coat, const Place& place, const Box& user_box,
                   const pugi::xml_node& element) {
     const int line = scene_.document.line_of(element);
-    if (!place.clip && !coat.server) return add({page_path, {coat.rgb, InkKind::fill}, rule, 0, line});
+    if (!place.clip && !coat.server) return add({page_path, {coat.rgb, InkKind::fill}, rule, 0, line}, coat.alpha);
     auto rings = page_path.flatten({}, px_tolerance);
     const Left left = left_by(place.clip, geometry::bounds(rings));
     if (left == Left::none) return;
@@ -107,13 +106,11 @@ void Canvas::fill(const Path& page_path, FillRule rule, const Coat& coat, const 
     if (left == Left::part) region = geometry::intersection(region, place.clip->region);
     if (region.rings.empty()) return;
     if (coat.server) {
-        const PaintedArea area{region, user_box, place, coat.opacity};
+        const PaintedArea area{region, user_box, place, coat.alpha};
         if (auto served = paint_by_server(scene_, coat.server, area, patterns_)) {
             served->picture.line = line;
             if (served->coarse) scene_.notes.add(notice::coarse_picture, element);
-            served->picture.above = static_cast<int>(scene_.art.shapes.size());
-            scene_.art.pictures.push_back(std::move(served->picture));
-            return;
+            return scene_.composer.lay(std::move(served->picture), 1);
         }
         const auto first = first_colour(scene_, coat.server);
         if (!first) return;
@@ -122,13 +119,15 @@ void Canvas::fill(const Path& page_path, FillRule rule, const Coat& coat, const 
                     {*first, InkKind::fill},
                     region.rule,
                     0,
-                    line});
+                    line},
+                   coat.alpha);
     }
     add({left == Left::all ? page_path : geometry::path_of(region.rings),
          {coat.rgb, InkKind::fill},
          region.rule,
          0,
-         line});
+         line},
+        coat.alpha);
 }
 
 void Canvas::stroke(const Path& path, const Style& style, const Coat& coat, const Place& place,
@@ -171,6 +170,7 @@ void Canvas::stroke(const Path& path, const Style& style, const Coat& coat, cons
         const Box user_box = coat.server ? geometry::bounds(path.flatten({}, 1e-3)) : Box{};
         return fill(geometry::path_of(region.rings), region.rule, coat, place, user_box, element);
     }
+    if (!scene_.composer.on_sheet_apart()) thin_lines_.push_back(element);
     Rgb rgb = coat.rgb;
     if (coat.server) {
         const auto first = first_colour(scene_, coat.server);
@@ -186,11 +186,11 @@ void Canvas::stroke(const Path& path, const Style& style, const Coat& coat, cons
         if (left == Left::none) return;
         if (left == Left::part) on_page = geometry::path_of(geometry::parts_inside(flat, place.clip->region));
     }
-    if (!on_page.empty()) add({std::move(on_page), {rgb, InkKind::line}, style.rule, pen.width, line});
+    if (!on_page.empty()) add({std::move(on_page), {rgb, InkKind::line}, style.rule, pen.width, line}, coat.alpha);
 }
 
-void Canvas::lay(std::shared_ptr<const raster::RgbImage> image, const Transform& unit_to_page, const Place& place,
-                 const pugi::xml_node& element) {
+void Canvas::lay(std::shared_ptr<const raster::RgbImage> image, const Transform& unit_to_page, const Style& style,
+                 const Place& place, const pugi::xml_node& element) {
     PlacedPicture picture;
     picture.ink = picture_ink(*image);
     picture.image = std::move(image);
@@ -206,13 +206,12 @@ void Canvas::lay(std::shared_ptr<const raster::RgbImage> image, const Transform&
         case Left::all:
             break;
     }
-    picture.above = static_cast<int>(scene_.art.shapes.size());
-    scene_.art.pictures.push_back(std::move(picture));
+    scene_.composer.lay(std::move(picture), style.unmixed);
 }
 
-void Canvas::add(Shape shape) {
+void Canvas::add(Shape shape, double alpha) {
     points_ += shape.path.size();
-    scene_.art.shapes.push_back(std::move(shape));
+    scene_.composer.paint(std::move(shape), alpha);
 }
 
 }  // namespace chalkline::art::svg

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Turns painted paths into shapes of inks: what is filled, what is a line, what is an area, what a clip leaves of it.
 #pragma once
-#include "scene.hpp"
+#include "paint_server.hpp"
 
 #include <functional>
 
@@ -15,12 +15,12 @@ class Canvas {
     void paint(const geometry::Path& path, const Style& style, const Place& place, const pugi::xml_node& element,
                bool fills = true);
     /// Lays a picture: unit square (Y down, as in the file) → page px.
-    void lay(std::shared_ptr<const raster::RgbImage> image, const geometry::Transform& unit_to_page, const Place& place,
-             const pugi::xml_node& element);
+    void lay(std::shared_ptr<const raster::RgbImage> image, const geometry::Transform& unit_to_page, const Style& style,
+             const Place& place, const pugi::xml_node& element);
     std::size_t points() const { return points_; }
+    /// Elements whose strokes are thin lines on the page itself.
+    const std::vector<pugi::xml_node>& thin_lines() const { return thin_lines_; }
 
-    /// Draws a pattern's content into an artwork of its own: tile px, Y down.
-    using PatternReader = std::function<Artwork(const pugi::xml_node& pattern, const Place& place)>;
     void read_patterns_by(PatternReader reader) { patterns_ = std::move(reader); }
 
  private:
@@ -30,11 +30,12 @@ class Canvas {
               const geometry::Box& user_box, const pugi::xml_node& element);
     void stroke(const geometry::Path& path, const Style& style, const Coat& coat, const Place& place,
                 const pugi::xml_node& element);
-    void add(Shape shape);
+    void add(Shape shape, double alpha);
 
     Scene scene_;
     PatternReader patterns_;
     std::size_t points_ = 0;
+    std::vector<pugi::xml_node> thin_lines_;
 };
 
 }  // namespace chalkline::art::svg

@@ -5,6 +5,7 @@
 #include <charconv>
 #include <cmath>
 #include <numbers>
+#include <utility>
 
 namespace chalkline::art::svg {
 namespace {
@@ -232,6 +233,107 @@ std::optional<Transform> parse_transform(std::string_view text) {
         scan.skip_comma();
     }
     return all.finite() ? std::optional(all) : std::nullopt;
+}
+
+namespace {
+
+std::vector<std::string> words_of(std::string_view text) {
+    std::vector<std::string> words;
+    std::string word;
+    for (const char c : text) {
+        if (c == ',' || c == ' ' || c == '\t' || c == '\n' || c == '\r') {
+            if (!word.empty()) words.push_back(std::exchange(word, {}));
+        } else {
+            word += c;
+        }
+    }
+    if (!word.empty()) words.push_back(word);
+    return words;
+}
+
+/// "45", "45deg", "0.5turn", "1rad", "50grad" as degrees.
+std::optional<double> parse_angle(std::string_view text) {
+    Scanner scan(text);
+    const auto value = scan.number();
+    if (!value) return {};
+    const std::string unit = lower(scan.word());
+    if (unit.empty() || unit == "deg") return *value;
+    if (unit == "rad") return *value * 180 / std::numbers::pi;
+    if (unit == "turn") return *value * 360;
+    if (unit == "grad") return *value * 0.9;
+    return {};
+}
+
+std::optional<double> length_of(const std::string& word, const Viewport& viewport, double whole) {
+    // Percentages are of the box, not of the viewport.
+    return parse_length(word, {whole, whole, viewport.font_size}, Axis::x);
+}
+
+/// One function of a CSS transform by the numbers of an attribute's.
+std::optional<Transform> css_function(const std::string& name, const std::vector<std::string>& words,
+                                      const Viewport& viewport, const geometry::Box& box) {
+    std::vector<double> values;
+    const bool turns = name == "rotate" || name.starts_with("skew");
+    for (std::size_t i = 0; i < words.size(); ++i) {
+        const bool along_x = i == 0 ? name != "translatey" : name == "rotate" && i == 1;
+        const double whole = along_x ? box.width() : box.height();
+        std::optional<double> value;
+        if (turns && (i == 0 || name == "skew"))
+            value = parse_angle(words[i]);
+        else if (name.starts_with("scale"))
+            value = Scanner(words[i]).number();
+        else
+            value = length_of(words[i], viewport, whole);
+        if (!value) return {};
+        if (name.starts_with("scale") && words[i].ends_with('%')) *value /= 100;
+        values.push_back(*value);
+    }
+    const bool one = values.size() == 1;
+    if (name == "translatex" && one) return Transform::move(values[0], 0);
+    if (name == "translatey" && one) return Transform::move(0, values[0]);
+    if (name == "scalex" && one) return Transform::scale(values[0], 1);
+    if (name == "scaley" && one) return Transform::scale(1, values[0]);
+    if (name == "skewx") return make_transform("skewX", values);
+    if (name == "skewy") return make_transform("skewY", values);
+    return make_transform(name, values);
+}
+
+}  // namespace
+
+std::optional<Transform> parse_css_transform(std::string_view text, const Viewport& viewport,
+                                             const geometry::Box& box) {
+    Transform all;
+    text = trimmed(text);
+    if (text.empty() || text == "none") return all;
+    while (!text.empty()) {
+        const auto open = text.find('('), close = text.find(')');
+        if (open == std::string_view::npos || close == std::string_view::npos || close < open) return {};
+        const auto one = css_function(lower(trimmed(text.substr(0, open))),
+                                      words_of(text.substr(open + 1, close - open - 1)), viewport, box);
+        if (!one) return {};
+        all = all * *one;
+        text.remove_prefix(close + 1);
+        while (!text.empty() && (text[0] == ',' || trimmed(text.substr(0, 1)).empty()))
+            text.remove_prefix(1);
+    }
+    return all.finite() ? std::optional(all) : std::nullopt;
+}
+
+std::optional<geometry::Point> parse_place(std::string_view text, const Viewport& viewport, const geometry::Box& box) {
+    auto words = words_of(lower(text));
+    if (words.empty()) return {};
+    if (words.size() == 1) words.push_back(words[0] == "top" || words[0] == "bottom" ? words[0] : "center");
+    if (words[0] == "top" || words[0] == "bottom") std::swap(words[0], words[1]);
+    if (words[0] == "top" || words[0] == "bottom") words[0] = "center";
+    const auto along = [&](const std::string& word, double from, double whole) -> std::optional<double> {
+        if (word == "left" || word == "top") return from;
+        if (word == "center") return from + whole / 2;
+        if (word == "right" || word == "bottom") return from + whole;
+        const auto length = length_of(word, viewport, whole);
+        return length ? std::optional(from + *length) : std::nullopt;
+    };
+    const auto x = along(words[0], box.left, box.width()), y = along(words[1], box.bottom, box.height());
+    return x && y ? std::optional(geometry::Point{*x, *y}) : std::nullopt;
 }
 
 std::optional<Colour> parse_colour(std::string_view text) {

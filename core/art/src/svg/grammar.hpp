@@ -51,6 +51,11 @@ std::string lower(std::string_view text);
 /// All numbers of a list; stops at what is none.
 std::vector<double> parse_numbers(std::string_view text);
 std::optional<geometry::Transform> parse_transform(std::string_view text);
+/// The same as CSS writes it, with units; percentages are of the box. Every text of an attribute is read too.
+std::optional<geometry::Transform> parse_css_transform(std::string_view text, const Viewport& viewport,
+                                                       const geometry::Box& box);
+/// The place "center", "left 20%", "10px 5mm" means in a box; nothing for other texts.
+std::optional<geometry::Point> parse_place(std::string_view text, const Viewport& viewport, const geometry::Box& box);
 
 /// #rgb, #rrggbb(aa), rgb(), rgba(), hsl() and the named colours of CSS. `opacity` of the colour itself goes to
 /// `alpha`.

@@ -3,7 +3,7 @@
 
 #include "cairo_image.hpp"
 
-#include <numeric>
+#include <numbers>
 
 namespace chalkline::art::svg {
 namespace {
@@ -13,22 +13,6 @@ using geometry::Polyline;
 using geometry::Transform;
 
 constexpr double dots_per_px = 10 * mm_per_px;
-constexpr double most_dots = 20e6;        // in one painted area
-constexpr double most_dots_in_all = 2e8;  // in one drawing
-
-struct Destroy {
-    void operator()(cairo_t* c) const { cairo_destroy(c); }
-    void operator()(cairo_surface_t* s) const { cairo_surface_destroy(s); }
-    void operator()(cairo_pattern_t* p) const { cairo_pattern_destroy(p); }
-};
-using Cairo = std::unique_ptr<cairo_t, Destroy>;
-using Surface = std::unique_ptr<cairo_surface_t, Destroy>;
-using Pattern = std::unique_ptr<cairo_pattern_t, Destroy>;
-
-cairo_matrix_t to_cairo(const Transform& t) {
-    return {t.a, t.b, t.c, t.d, t.e, t.f};
-}
-
 struct Stop {
     double offset;
     Colour colour;
@@ -131,38 +115,9 @@ Pattern gradient_pattern(const std::vector<pugi::xml_node>& chain, const std::ve
     return pattern;
 }
 
-void trace(cairo_t* cairo, const std::vector<Polyline>& lines) {
-    for (const Polyline& line : lines) {
-        for (std::size_t i = 0; i < line.points.size(); ++i)
-            (i == 0 ? cairo_move_to : cairo_line_to)(cairo, line.points[i].x, line.points[i].y);
-        if (line.closed) cairo_close_path(cairo);
-    }
-}
-
-cairo_fill_rule_t to_cairo(geometry::FillRule rule) {
-    return rule == geometry::FillRule::even_odd ? CAIRO_FILL_RULE_EVEN_ODD : CAIRO_FILL_RULE_WINDING;
-}
-
-/// Draws flat shapes in their ink colours.
-void draw(cairo_t* cairo, const Artwork& art, const Transform& map) {
-    for (const Shape& shape : art.shapes) {
-        const Rgb rgb = shape.ink.rgb;
-        cairo_set_source_rgb(cairo, rgb.red / 255.0, rgb.green / 255.0, rgb.blue / 255.0);
-        cairo_set_fill_rule(cairo, to_cairo(shape.rule));
-        trace(cairo, shape.path.flatten(map, 0.05));
-        if (shape.ink.kind == InkKind::fill) {
-            cairo_fill(cairo);
-        } else {
-            const double grown = std::sqrt(std::abs(map.a * map.d - map.b * map.c));
-            cairo_set_line_width(cairo, shape.stroke_width * grown);
-            cairo_stroke(cairo);
-        }
-    }
-}
-
 /// One tile of a pattern as a picture that repeats.
 Pattern tile_pattern(const std::vector<pugi::xml_node>& chain, const PaintedArea& area, const Transform& to_dots,
-                     const std::function<Artwork(const pugi::xml_node&, const Place&)>& read_pattern) {
+                     const PatternReader& read_pattern) {
     const bool own_units = inherited(chain, "patternUnits") == "userSpaceOnUse";
     const Viewport view = own_units ? area.place.viewport : Viewport{1, 1, 1};
     const auto value = [&](const char* name, Axis axis) {
@@ -197,10 +152,10 @@ Pattern tile_pattern(const std::vector<pugi::xml_node>& chain, const PaintedArea
                     Transform::move(-view_box[0], -view_box[1]);
     else if (inherited(chain, "patternContentUnits") == "objectBoundingBox")
         place.map = Transform{box.width(), 0, 0, box.height(), x, y};
-    const Artwork tile = read_pattern(content, place);
+    const Composer::Sheet tile = read_pattern(content, place);
     const Transform tile_map = Transform::scale(across / width, down / height) * Transform::move(-x, -y);
     const Surface surface(cairo_image_surface_create(CAIRO_FORMAT_ARGB32, across, down));
-    draw(Cairo(cairo_create(surface.get())).get(), tile, tile_map);
+    render(Cairo(cairo_create(surface.get())).get(), tile.paint(), tile_map, ThinLines::drawn);
     Pattern pattern(cairo_pattern_create_for_surface(surface.get()));
     cairo_pattern_set_extend(pattern.get(), CAIRO_EXTEND_REPEAT);
     cairo_matrix_t inverse = to_cairo(tile_to_dots), picture = to_cairo(tile_map);
@@ -234,16 +189,12 @@ std::optional<Rgb> first_colour(const Scene& scene, const pugi::xml_node& server
     return stops.empty() ? std::nullopt : std::optional(stops[0].colour.rgb);
 }
 
-std::optional<ServedPicture> paint_by_server(
-    const Scene& scene, const pugi::xml_node& server, const PaintedArea& area,
-    const std::function<Artwork(const pugi::xml_node& pattern, const Place& place)>& read_pattern) {
+std::optional<ServedPicture> paint_by_server(const Scene& scene, const pugi::xml_node& server, const PaintedArea& area,
+                                             const PatternReader& read_pattern) {
     const Box box = geometry::bounds(area.region.rings);
     if (!(box.width() > 0) || !(box.height() > 0)) return {};
-    double taken = 0;
-    for (const PlacedPicture& picture : scene.art.pictures)
-        taken += static_cast<double>(picture.image->pixels.size());
     const double wanted = box.width() * box.height() * dots_per_px * dots_per_px;
-    const double allowed = std::min(most_dots, most_dots_in_all - taken);
+    const double allowed = std::min(Composer::most_dots, Composer::most_dots_in_all - scene.composer.dots());
     if (allowed < 1) return {};
     const double scale = dots_per_px * std::min(1.0, std::sqrt(allowed / wanted));
     const int width = std::clamp(static_cast<int>(std::ceil(box.width() * scale - 1e-6)), 1, 30000);
@@ -256,18 +207,17 @@ std::optional<ServedPicture> paint_by_server(
                                              : gradient_pattern(chain, stops_of(scene, chain), area, to_dots);
     if (!paint || cairo_pattern_status(paint.get()) != CAIRO_STATUS_SUCCESS) return {};
 
-    const Surface surface(cairo_image_surface_create(CAIRO_FORMAT_RGB24, width, height));
+    const bool covers = scene.options.cover;
+    const Surface surface(cairo_image_surface_create(covers ? CAIRO_FORMAT_ARGB32 : CAIRO_FORMAT_RGB24, width, height));
     if (cairo_surface_status(surface.get()) != CAIRO_STATUS_SUCCESS) return {};
     const Cairo cairo(cairo_create(surface.get()));
-    cairo_set_source_rgb(cairo.get(), 1, 1, 1);
-    cairo_paint(cairo.get());
-    cairo_set_fill_rule(cairo.get(), to_cairo(area.region.rule));
-    auto rings = area.region.rings;
-    for (Polyline& ring : rings)
-        for (auto& point : ring.points)
-            point = to_dots(point);
-    trace(cairo.get(), rings);
-    cairo_clip(cairo.get());
+    if (!covers) {
+        cairo_set_source_rgb(cairo.get(), 1, 1, 1);
+        cairo_paint(cairo.get());
+        cairo_set_fill_rule(cairo.get(), to_cairo(area.region.rule));
+        trace(cairo.get(), geometry::mapped(area.region, to_dots).rings);
+        cairo_clip(cairo.get());
+    }
     cairo_set_source(cairo.get(), paint.get());
     cairo_paint_with_alpha(cairo.get(), area.opacity);
     ServedPicture served;
@@ -275,6 +225,7 @@ std::optional<ServedPicture> paint_by_server(
     served.picture.ink = picture_ink(*image);
     served.picture.image = std::move(image);
     served.picture.place = {box.width(), 0, 0, -box.height(), box.left, box.top};
+    if (covers) served.picture.clip = area.region;
     served.coarse = scale < dots_per_px * 0.999;
     return served;
 }

@@ -28,9 +28,12 @@ struct ServedPicture {
     bool coarse = false;    ///< drawn with fewer than 10 dots a millimetre to stay within bounds
 };
 
-/// Paints the area, 10 dots a millimetre, over white. Nothing when the gradient or pattern has no extent.
-std::optional<ServedPicture> paint_by_server(
-    const Scene& scene, const pugi::xml_node& server, const PaintedArea& area,
-    const std::function<Artwork(const pugi::xml_node& pattern, const Place& place)>& read_pattern);
+/// Draws a pattern's content on a sheet of its own: tile px, Y down.
+using PatternReader = std::function<Composer::Sheet(const pugi::xml_node& pattern, const Place& place)>;
+
+/// Paints the area, 10 dots a millimetre: over white, or where paint covers as far as it lets through. Nothing when the
+/// gradient or pattern has no extent.
+std::optional<ServedPicture> paint_by_server(const Scene& scene, const pugi::xml_node& server, const PaintedArea& area,
+                                             const PatternReader& read_pattern);
 
 }  // namespace chalkline::art::svg

@@ -1,8 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "reader.hpp"
 
+#include "as_it_looks.hpp"
 #include "page.hpp"
 #include "walker.hpp"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <array>
 
 namespace chalkline::art::svg {
 namespace {
@@ -10,10 +16,26 @@ namespace {
 using geometry::Box;
 using geometry::Transform;
 
+constexpr const char* page_sides[] = {"width", "height"};
+
+/// How much larger a drawing in pixels is than at 96 to the inch.
+double growth(const Artwork& art, const ReadOptions& options) {
+    return art.sized_in_pixels ? css_density / options.density : 1;
+}
+
 struct Page {
     Viewport size;       ///< px; 0 where nothing is stated
     bool sized = false;  ///< the drawing or its viewBox states a size
 };
+
+/// Neither side of the page is stated in a unit of the real world.
+bool counts_in_pixels(const pugi::xml_node& root) {
+    return std::none_of(std::begin(page_sides), std::end(page_sides), [&](const char* side) {
+        const std::string text = lower(trimmed(root.attribute(side).value()));
+        static constexpr std::array units{"mm", "cm", "in", "pt", "pc", "q"};
+        return std::any_of(units.begin(), units.end(), [&](const char* unit) { return text.ends_with(unit); });
+    });
+}
 
 Result<Page> page_of(const Scene& scene) {
     const auto root = scene.document.root();
@@ -33,10 +55,39 @@ Result<Page> page_of(const Scene& scene) {
     if (box && page.height > 0 && page.width == 0) page.width = page.height * natural.width / natural.height;
     bool stated = page.width > 0 && page.height > 0;
     if (box && page.width == 0) page = natural;
-    if (!stated) scene.notes.add(notice::no_size, root);
+    scene.art.sized_in_pixels = counts_in_pixels(root);
+    const std::string density = fmt::format("{}", scene.options.density);
+    if (!stated)
+        scene.notes.add(notice::no_size, root, {{"density", density}});
+    else if (scene.art.sized_in_pixels)
+        scene.notes.add(notice::pixel_size, root, {{"density", density}});
     if (page.width * mm_per_px > farthest_place || page.height * mm_per_px > farthest_place)
         return fail(error::bad_size);
     return Page{page, page.width > 0 && page.height > 0};
+}
+
+/// What the picture shows has nothing left out: only what concerns files and letters is still to be said.
+void forget_what_is_drawn(Artwork& art) {
+    std::erase_if(art.remarks, [](const Remark& remark) {
+        const std::string& code = remark.notice.code;
+        return code == notice::unsupported || code == notice::flat_gradient || code == notice::stroke_area ||
+               code == notice::coarse_picture;
+    });
+}
+
+/// The page becomes one picture but for its thin lines. A page without a size shows all that is drawn.
+Result<void> take_as_it_looks(const Scene& scene, const Walker& walker, const Page& page) {
+    Box shown{0, 0, page.size.width, page.size.height};
+    std::vector<double> units{0, 0, shown.right, shown.top};
+    if (const auto box = view_box(scene.document.root())) units = *box;
+    if (!page.sized) {
+        shown = bounds(scene.art);
+        if (shown.empty()) return {};
+        units = {shown.left, shown.bottom, shown.width(), shown.height()};
+    }
+    auto drawn = draw_as_it_looks(scene, walker.thin_lines(), units, shown);
+    if (drawn) forget_what_is_drawn(scene.art);
+    return drawn;
 }
 
 /// Turns the page Y up, in mm. A page without a size is as large as what is drawn on it.
@@ -58,19 +109,23 @@ void finish_page(Artwork& art, Page page) {
 }  // namespace
 
 Result<Artwork> read(std::string_view bytes, const std::string& name, std::vector<LinkedFile> linked,
-                     const ReadOptions& options, const Outside& outside, const Watch& watch) {
+                     const ReadOptions& given, const Outside& outside, const Watch& watch) {
+    ReadOptions options = given;
     const auto document = Document::parse(bytes, name);
     if (!document) return tl::unexpected(document.error());
     const auto root = (*document)->root();
     Artwork art;
     art.linked = std::move(linked);
     Notes notes(**document, art);
-    const Scene scene{**document, art, notes, options, outside};
+    Composer composer(art, options.cover);
+    const Scene scene{**document, art, composer, notes, options, outside};
     for (int i = 0; i < (*document)->rules_left_out(); ++i)
         notes.add(notice::unsupported, root, {{"feature", "style-rule"}});
 
     const auto page = page_of(scene);
     if (!page) return tl::unexpected(page.error());
+    // Widths and dots are measured at the size that is burned.
+    options.scale *= growth(art, options);
     Place place{{}, page->size, nullptr, 0};
     if (const auto box = view_box(root)) {
         place.map =
@@ -81,14 +136,20 @@ Result<Artwork> read(std::string_view bytes, const std::string& name, std::vecto
     Style style;
     cascade(scene, root, style, place.viewport);
     Walker walker(scene, watch);
-    if (style.displayed) walker.read_children(root, style, place);
+    if (style.displayed) walker.read_root(root, style, place);
     if (walker.cancelled()) return fail(chalkline::error::cancelled);
     if (walker.full()) return fail(error::too_many_points, {{"limit", std::to_string(most_points)}});
     if (const int left = (*document)->entities_left(); left > 0)
         art.remarks.push_back({{std::string(notice::entities), {}, left, 0}, {}});
+    composer.finish();
+    for (int i = 0; i < composer.not_mixed(); ++i)
+        notes.add(notice::unsupported, root, {{"feature", "opacity"}});
+    if (options.as_picture)
+        if (auto drawn = take_as_it_looks(scene, walker, *page); !drawn) return tl::unexpected(drawn.error());
     finish_page(art, *page);
     art.format = "svg";
-    return art;
+    const double grown = growth(art, options);
+    return grown == 1 ? art : scaled(std::move(art), grown);
 }
 
 }  // namespace chalkline::art::svg

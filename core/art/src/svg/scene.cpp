@@ -49,6 +49,37 @@ class Winners {
     std::vector<std::pair<std::string_view, std::string_view>> list_;
 };
 
+/// The value with every "var(--name, otherwise)" in it replaced; nothing where a name is unknown and nothing stands in
+/// its place. References may lead to references, so deep and no deeper.
+std::optional<std::string> replaced(std::string_view value, const Style& style, int depth = 0) {
+    constexpr int deepest = 12;
+    constexpr std::size_t longest = 10'000;
+    std::string result;
+    while (true) {
+        const auto at = value.find("var(");
+        result += value.substr(0, at);
+        if (at == std::string_view::npos) return result;
+        if (depth > deepest || result.size() > longest) return {};
+        std::size_t end = at + 4;
+        for (int open = 1; end < value.size(); ++end) {
+            open += value[end] == '(' ? 1 : value[end] == ')' ? -1 : 0;
+            if (open == 0) break;
+        }
+        if (end >= value.size()) return {};
+        const std::string_view inside = value.substr(at + 4, end - at - 4);
+        const auto comma = inside.find(',');
+        const std::string name(trimmed(inside.substr(0, comma)));
+        std::optional<std::string> found;
+        if (style.variables)
+            if (const auto known = style.variables->find(name); known != style.variables->end()) found = known->second;
+        if (!found && comma != std::string_view::npos) found = std::string(trimmed(inside.substr(comma + 1)));
+        if (found) found = replaced(*found, style, depth + 1);
+        if (!found) return {};
+        result += *found;
+        value.remove_prefix(end + 1);
+    }
+}
+
 }  // namespace
 
 std::shared_ptr<const Clip> clipped_to(const std::shared_ptr<const Clip>& before, Region region) {
@@ -70,7 +101,7 @@ void cascade(const Scene& scene, const pugi::xml_node& element, Style& style, co
         const std::string_view name = attribute.name();
         if (name == "style")
             own = parse_declarations(attribute.value());
-        else if (name != "d" && name != "class" && name != "points")
+        else if (name != "d" && name != "class" && name != "points" && name != "rotate" && name != "scale")
             winners.add(name, attribute.value());
     }
     const auto rules =
@@ -82,14 +113,25 @@ void cascade(const Scene& scene, const pugi::xml_node& element, Style& style, co
             if (declaration.important == important) winners.add(declaration.property, declaration.value);
     }
     style.begin_element();
+    std::map<std::string, std::string> variables;
+    for (const auto& [property, value] : winners.list())
+        if (property.starts_with("--")) variables[std::string(property)] = trimmed(value);
+    if (!variables.empty()) {
+        if (style.variables) variables.insert(style.variables->begin(), style.variables->end());
+        style.variables = std::make_shared<const std::map<std::string, std::string>>(std::move(variables));
+    }
+    const auto set_replaced = [&](std::string_view property, std::string_view value, const Viewport& here) {
+        if (value.find("var(") == std::string_view::npos) return set(scene, style, element, property, value, here);
+        if (const auto text = replaced(value, style)) set(scene, style, element, property, *text, here);
+    };
     // Lengths in em need the font size, so that comes first and is itself relative to the parent's.
     Viewport here = viewport;
     here.font_size = style.font_size;
     for (const auto& [property, value] : winners.list())
-        if (property == "font-size" || property == "font") set(scene, style, element, property, value, here);
+        if (property == "font-size" || property == "font") set_replaced(property, value, here);
     here.font_size = style.font_size;
     for (const auto& [property, value] : winners.list())
-        if (property != "font-size" && property != "font") set(scene, style, element, property, value, here);
+        if (property != "font-size" && property != "font") set_replaced(property, value, here);
 }
 
 double measure(const Scene& scene, const pugi::xml_node& element, const char* name, const Viewport& viewport, Axis axis,

@@ -2,6 +2,7 @@
 // Where an element stands and what is remembered while a drawing is walked. Coordinates are page pixels (96 an inch,
 // Y down) until the reader turns the finished page into millimetres.
 #pragma once
+#include "compose/composer.hpp"
 #include "document.hpp"
 #include "remark_book.hpp"
 #include "style.hpp"
@@ -13,7 +14,8 @@
 
 namespace chalkline::art::svg {
 
-inline constexpr double mm_per_px = 25.4 / 96;
+inline constexpr double css_density = 96;  // pixels an inch
+inline constexpr double mm_per_px = 25.4 / css_density;
 /// Curves that must become lines while reading (dashes, clips, stroke areas) stay this close, px.
 inline constexpr double px_tolerance = geometry::flattening_tolerance / mm_per_px;
 
@@ -52,6 +54,7 @@ class Notes : public RemarkBook {
 struct Scene {
     const Document& document;
     Artwork& art;
+    Composer& composer;
     Notes& notes;
     const ReadOptions& options;
     const Outside& outside;

@@ -213,6 +213,27 @@ Applied unless_at_rest(std::string_view value) {
     return at_rest ? Applied::yes : Applied::unsupported;
 }
 
+Applied set_mask(Style& style, std::string_view text) {
+    const auto id = url_id(text);
+    style.mask = id.value_or("");
+    return id ? Applied::yes : unless_at_rest(text);
+}
+
+Applied change_transform(Style& style, std::string OwnTransform::*which, std::string_view text) {
+    OwnTransform changed = style.transform ? *style.transform : OwnTransform();
+    changed.*which = text == "none" ? "" : text;
+    style.transform = std::make_shared<const OwnTransform>(std::move(changed));
+    return Applied::yes;
+}
+
+Applied set_transform_box(Style& style, std::string_view text) {
+    OwnTransform changed = style.transform ? *style.transform : OwnTransform();
+    changed.of_its_own_box =
+        text == "fill-box" || text == "content-box" || text == "stroke-box" || text == "border-box";
+    style.transform = std::make_shared<const OwnTransform>(std::move(changed));
+    return taken(changed.of_its_own_box || text == "view-box");
+}
+
 using Setter = Applied (*)(Style&, std::string_view, const Viewport&);
 
 // clang-format off
@@ -227,6 +248,7 @@ const std::unordered_map<std::string_view, Setter>& setters() {
         {"opacity", [](Style& s, T t, V) {
             const auto own = parse_opacity(t);
             s.opacity *= own.value_or(1);
+            s.unmixed *= own.value_or(1);
             return taken(own.has_value()); }},
         {"color", [](Style& s, T t, V) { return set_colour(s, t); }},
         {"fill-rule", [](Style& s, T t, V) { return set(s.rule, parse_rule(t)); }},
@@ -247,6 +269,12 @@ const std::unordered_map<std::string_view, Setter>& setters() {
         {"display", [](Style& s, T t, V) { s.displayed = t != "none"; return Applied::yes; }},
         {"overflow", [](Style& s, T t, V) { s.overflows = t == "visible" || t == "auto"; return Applied::yes; }},
         {"vector-effect", [](Style& s, T t, V) { s.fixed_stroke = t == "non-scaling-stroke"; return Applied::yes; }},
+        {"transform", [](Style& s, T t, V) { return change_transform(s, &OwnTransform::transform, t); }},
+        {"translate", [](Style& s, T t, V) { return change_transform(s, &OwnTransform::translate, t); }},
+        {"rotate", [](Style& s, T t, V) { return change_transform(s, &OwnTransform::rotate, t); }},
+        {"scale", [](Style& s, T t, V) { return change_transform(s, &OwnTransform::scale, t); }},
+        {"transform-origin", [](Style& s, T t, V) { return change_transform(s, &OwnTransform::origin, t); }},
+        {"transform-box", [](Style& s, T t, V) { return set_transform_box(s, t); }},
         {"clip-path", [](Style& s, T t, V) { return set_clip(s, t); }},
         {"font-size", [](Style& s, T t, V v) { return set(s.font_size, parse_font_size(t, v.font_size)); }},
         {"font", [](Style& s, T t, V) { return set_font(s, t); }},
@@ -283,7 +311,8 @@ const std::unordered_map<std::string_view, Setter>& setters() {
             return change_text(s, [&](TextStyle& look) { look.keep_spaces = t.starts_with("pre"); return true; }); }},
         {"xml:space", [](Style& s, T t, V) {
             return change_text(s, [&](TextStyle& look) { look.keep_spaces = t == "preserve"; return true; }); }},
-        {"mask", [](Style&, T t, V) { return unless_at_rest(t); }},
+        {"mask", [](Style& s, T t, V) { return set_mask(s, t); }},
+        {"mask-image", [](Style&, T t, V) { return unless_at_rest(t); }},
         {"filter", [](Style&, T t, V) { return unless_at_rest(t); }},
         {"mix-blend-mode", [](Style&, T t, V) { return unless_at_rest(t); }},
         {"marker", [](Style&, T t, V) { return unless_at_rest(t); }},
@@ -309,6 +338,8 @@ void Style::begin_element() {
     displayed = true;
     overflows = fixed_stroke = false;
     clip.clear();
+    mask.clear();
+    transform.reset();
 }
 
 Applied apply(Style& style, std::string_view property, std::string_view value, const Viewport& viewport) {

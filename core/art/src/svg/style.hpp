@@ -6,6 +6,7 @@
 #include <chalkline/art/outside.hpp>
 #include <chalkline/geometry/stroke.hpp>
 
+#include <map>
 #include <memory>
 #include <optional>
 #include <string>
@@ -20,6 +21,13 @@ struct Paint {
     Colour colour;
     std::string reference;            ///< id of a gradient or pattern
     std::optional<Colour> otherwise;  ///< stated colour where the reference leads nowhere
+};
+
+/// What turns, moves and scales one element, as written.
+struct OwnTransform {
+    std::string transform, translate, rotate, scale;
+    std::string origin;           ///< empty: the corner of the box
+    bool of_its_own_box = false;  ///< the box is that of what the element draws, not the viewport
 };
 
 enum class TextAnchor { start, middle, end };
@@ -41,18 +49,22 @@ struct Style {
     geometry::FillRule rule = geometry::FillRule::non_zero, clip_rule = geometry::FillRule::non_zero;
     double fill_opacity = 1, stroke_opacity = 1;
     double opacity = 1;                                      ///< of this element times its ancestors'
+    double unmixed = 1;                                      ///< the part of it no group has taken on itself
     geometry::Pen pen;                                       ///< width in user units
     std::shared_ptr<const std::vector<double>> dashes;       ///< user units; nothing: a solid line
     double dash_offset = 0;                                  ///< user units
     double font_size = 16;                                   ///< user units
     std::shared_ptr<const TextStyle> text = default_text();  ///< shared: most elements are no text
     bool visible = true;
+    std::shared_ptr<const std::map<std::string, std::string>> variables;  ///< "--name" and its value; null: none
 
     // Not inherited: back at rest for every element.
     bool displayed = true;  ///< display:none takes the whole branch away
     bool overflows = false;
-    bool fixed_stroke = false;  ///< vector-effect: the stroke's width ignores transforms
-    std::string clip;           ///< id of a clipPath; empty: none
+    bool fixed_stroke = false;                      ///< vector-effect: the stroke's width ignores transforms
+    std::string clip;                               ///< id of a clipPath; empty: none
+    std::string mask;                               ///< id of a mask; empty: none
+    std::shared_ptr<const OwnTransform> transform;  ///< null: none
     void begin_element();
 
  private:

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "walker.hpp"
 
+#include "mask.hpp"
 #include "text_layout.hpp"
 
 #include <chalkline/geometry/combine.hpp>
@@ -61,7 +62,7 @@ void paint_plainly(Style& style) {
     style.fill = Paint{Paint::Kind::colour, {}, {}, {}};
     style.stroke = Paint{};
     style.rule = style.clip_rule;
-    style.opacity = style.fill_opacity = 1;
+    style.opacity = style.unmixed = style.fill_opacity = 1;
 }
 
 }  // namespace
@@ -88,7 +89,7 @@ std::optional<std::vector<double>> view_box(const pugi::xml_node& element) {
 
 Walker::Walker(const Scene& scene, const Watch& watch) : scene_(scene), watch_(watch), canvas_(scene), images_(scene) {
     canvas_.read_patterns_by([this](const pugi::xml_node& pattern, const Place& place) {
-        return apart([&] {
+        return scene_.composer.apart([&] {
             Style style;
             cascade(scene_, pattern, style, place.viewport);
             read_children(pattern, style, place);
@@ -96,18 +97,18 @@ Walker::Walker(const Scene& scene, const Watch& watch) : scene_(scene), watch_(w
     });
 }
 
-template <class Read>
-Artwork Walker::apart(Read read) {
-    Artwork kept;
-    std::swap(kept.shapes, scene_.art.shapes);
-    std::swap(kept.pictures, scene_.art.pictures);
-    read();
-    Artwork own;
-    own.shapes = std::move(scene_.art.shapes);
-    own.pictures = std::move(scene_.art.pictures);
-    scene_.art.shapes = std::move(kept.shapes);
-    scene_.art.pictures = std::move(kept.pictures);
-    return own;
+template <class Draw>
+void Walker::draw_mixed(const Style& style, Draw draw) {
+    if (style.unmixed >= 1) return draw(style);
+    Style inside = style;
+    inside.unmixed = 1;
+    scene_.composer.begin_group();
+    draw(inside);
+    scene_.composer.end_group(style.unmixed);
+}
+
+void Walker::read_root(const pugi::xml_node& root, const Style& style, const Place& place) {
+    draw_mixed(style, [&](const Style& inside) { read_children(root, inside, place); });
 }
 
 void Walker::read_children(const pugi::xml_node& parent, const Style& style, const Place& place) {
@@ -133,11 +134,15 @@ void Walker::read_element(const pugi::xml_node& element, const Style& inherited,
     cascade(scene_, element, style, place.viewport);
     if (clipping_ > 0) paint_plainly(style);
     if (style.displayed) {
-        const auto own = parse_transform(element.attribute("transform").value());
+        const auto own = own_transform(element, style, place);
         if (own) {
             place.map = place.map * *own;
             if (!style.clip.empty()) place.clip = clip_of(style.clip, element, style, place);
-            draw_element(element, name, style, place);
+            if (style.opacity > 0)
+                draw_mixed(style, [&](const Style& inside) {
+                    inside.mask.empty() || scene_.options.as_picture ? draw_element(element, name, inside, place)
+                                                                     : draw_masked(element, name, inside, place);
+                });
         } else {
             scene_.notes.add(notice::bad_value, element, {{"property", "transform"}});
         }
@@ -206,7 +211,7 @@ void Walker::read_use(const pugi::xml_node& element, const Style& style, Place p
     if (local_name(target) == "symbol") {
         Style own = style;
         cascade(scene_, target, own, place.viewport);
-        read_viewport(target, own, place, element);
+        draw_mixed(own, [&](const Style& inside) { read_viewport(target, inside, place, element); });
     } else {
         read_element(target, style, place);
     }
@@ -229,7 +234,84 @@ void Walker::read_image(const pugi::xml_node& element, const Style& style, Place
     const Transform fit = view_box_map({0, 0, natural_width, natural_height}, width, height, aspect);
     if (aspect.find("slice") != std::string_view::npos && !style.overflows)
         place.clip = clipped_to(place.clip, box_region(place.map, 0, 0, width, height));
-    canvas_.lay(image, place.map * fit * Transform::scale(natural_width, natural_height), place, element);
+    canvas_.lay(image, place.map * fit * Transform::scale(natural_width, natural_height), style, place, element);
+}
+
+Box Walker::drawn_box(const pugi::xml_node& element, const Style& style, const Place& place) {
+    // It is drawn once without any clip.
+    Place plain = place;
+    plain.map = {};
+    plain.clip = nullptr;
+    const Composer::Sheet drawn =
+        scene_.composer.apart([&] { draw_element(element, local_name(element), style, plain); });
+    Box box;
+    for (const Shape& shape : drawn.shapes)
+        box.add(geometry::bounds(shape.path.flatten({}, 1e-3)));
+    for (const PlacedPicture& picture : drawn.pictures)
+        box.add(bounds(picture));
+    return box;
+}
+
+void Walker::draw_masked(const pugi::xml_node& element, std::string_view name, const Style& style, const Place& place) {
+    const auto mask = scene_.document.by_id(style.mask);
+    if (local_name(mask) != "mask" || std::find(using_.begin(), using_.end(), mask) != using_.end()) {
+        scene_.notes.add(notice::missing_reference, element);
+        return draw_element(element, name, style, place);
+    }
+    using_.push_back(mask);
+    const auto in_box = [&](const char* units, bool otherwise) {
+        const std::string_view text = mask.attribute(units).value();
+        return text.empty() ? otherwise : text == "objectBoundingBox";
+    };
+    const bool frame_in_box = in_box("maskUnits", true), content_in_box = in_box("maskContentUnits", false);
+    const Box box = frame_in_box || content_in_box ? drawn_box(element, style, place) : Box{};
+    const Transform to_box{box.width(), 0, 0, box.height(), box.left, box.bottom};
+    Place inside = place;
+    inside.clip = nullptr;
+    if (content_in_box) inside.map = inside.map * to_box;
+    const Composer::Sheet content = scene_.composer.apart([&] {
+        Style own;
+        cascade(scene_, mask, own, inside.viewport);
+        read_children(mask, own, inside);
+    });
+    const Viewport around = frame_in_box ? Viewport{1, 1, 1} : place.viewport;
+    const auto side = [&](const char* which, Axis axis, const char* otherwise) {
+        const std::string_view text = mask.attribute(which).value();
+        return parse_length(text.empty() ? otherwise : text, around, axis).value_or(0);
+    };
+    const Region frame =
+        box_region(frame_in_box ? place.map * to_box : place.map, side("x", Axis::x, "-10%"),
+                   side("y", Axis::y, "-10%"), side("width", Axis::x, "120%"), side("height", Axis::y, "120%"));
+    using_.pop_back();
+    const bool by_alpha = std::string_view(mask.attribute("mask-type").value()) == "alpha";
+    const auto levels = scene_.options.cover ? mask_levels(content, frame, by_alpha) : std::nullopt;
+    if (!levels) {
+        scene_.notes.add(notice::unsupported, element, {{"feature", "mask"}});
+        return draw_element(element, name, style, place);
+    }
+    paint_masked(scene_.composer, scene_.composer.apart([&] { draw_element(element, name, style, place); }), *levels);
+}
+
+std::optional<Transform> Walker::own_transform(const pugi::xml_node& element, const Style& style, const Place& place) {
+    if (!style.transform) return Transform{};
+    const OwnTransform& own = *style.transform;
+    Box box{0, 0, place.viewport.width, place.viewport.height};
+    if (own.of_its_own_box) box = drawn_box(element, style, place);
+    if (box.empty()) box = {0, 0, 0, 0};
+    Transform all;
+    for (const auto& [text, name] : {std::pair(&own.translate, "translate("), std::pair(&own.rotate, "rotate("),
+                                     std::pair(&own.scale, "scale(")}) {
+        if (text->empty()) continue;
+        const auto part = parse_css_transform(name + *text + ")", place.viewport, box);
+        if (!part) return {};
+        all = all * *part;
+    }
+    const auto listed = parse_css_transform(own.transform, place.viewport, box);
+    if (!listed) return {};
+    all = all * *listed;
+    // About the box's corner unless another place is named: so the sheet all viewers of SVG begin with.
+    const auto origin = parse_place(own.origin.empty() ? "left top" : own.origin, place.viewport, box);
+    return origin ? std::optional(Transform::about(*origin, all)) : std::nullopt;
 }
 
 std::shared_ptr<const Clip> Walker::clip_of(const std::string& id, const pugi::xml_node& element, const Style& style,
@@ -242,18 +324,9 @@ std::shared_ptr<const Clip> Walker::clip_of(const std::string& id, const pugi::x
     Place inside = place;
     inside.clip = nullptr;
     if (std::string_view(clip_path.attribute("clipPathUnits").value()) == "objectBoundingBox") {
-        // The box of what is clipped, in its own user units: draw it once without the clip.
-        Place plain = place;
-        plain.map = {};
-        plain.clip = nullptr;
         using_.push_back(clip_path);
-        const Artwork drawn = apart([&] { draw_element(element, local_name(element), style, plain); });
+        const Box box = drawn_box(element, style, place);
         using_.pop_back();
-        Box box;
-        for (const Shape& shape : drawn.shapes)
-            box.add(geometry::bounds(shape.path.flatten({}, 1e-3)));
-        for (const PlacedPicture& picture : drawn.pictures)
-            box.add(bounds(picture));
         if (box.empty()) return place.clip;
         inside.map = inside.map * Transform{box.width(), 0, 0, box.height(), box.left, box.bottom};
     }
@@ -268,7 +341,7 @@ Region Walker::clip_area(const pugi::xml_node& clip_path, const Place& place) {
     if (const auto own = parse_transform(clip_path.attribute("transform").value())) inside.map = inside.map * *own;
     std::vector<Region> regions;
     ++clipping_;
-    const Artwork content = apart([&] { read_children(clip_path, Style(), inside); });
+    const Composer::Sheet content = scene_.composer.apart([&] { read_children(clip_path, Style(), inside); });
     --clipping_;
     for (const Shape& shape : content.shapes)
         if (shape.ink.kind == InkKind::fill) regions.push_back({shape.path.flatten({}, px_tolerance), shape.rule});

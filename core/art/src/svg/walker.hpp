@@ -12,9 +12,13 @@ class Walker {
  public:
     Walker(const Scene& scene, const Watch& watch);
 
+    /// Reads the whole drawing. `style` is the root's own.
+    void read_root(const pugi::xml_node& root, const Style& style, const Place& place);
     /// Reads what stands inside the element. `style` is the element's own.
     void read_children(const pugi::xml_node& parent, const Style& style, const Place& place);
 
+    /// See Canvas::thin_lines.
+    const std::vector<pugi::xml_node>& thin_lines() const { return canvas_.thin_lines(); }
     bool cancelled() const { return cancelled_; }
     bool full() const { return canvas_.points() > most_points; }
 
@@ -26,13 +30,20 @@ class Walker {
     void read_use(const pugi::xml_node& element, const Style& style, Place place);
     void read_image(const pugi::xml_node& element, const Style& style, Place place);
 
+    /// What the element's own style turns, moves and scales it by; nothing when that is not understood.
+    std::optional<geometry::Transform> own_transform(const pugi::xml_node& element, const Style& style,
+                                                     const Place& place);
+    /// The box of what an element draws, in its own user units.
+    geometry::Box drawn_box(const pugi::xml_node& element, const Style& style, const Place& place);
+    /// Draws an element as far as its mask lets it be seen; whole, with a remark, where that is not known.
+    void draw_masked(const pugi::xml_node& element, std::string_view name, const Style& style, const Place& place);
     std::shared_ptr<const Clip> clip_of(const std::string& id, const pugi::xml_node& element, const Style& style,
                                         const Place& place);
     /// The area a clipPath's content covers, page px.
     geometry::Region clip_area(const pugi::xml_node& clip_path, const Place& place);
-    /// Reads elements into an artwork of its own, page px.
-    template <class Read>
-    Artwork apart(Read read);
+    /// Draws what `draw(style)` paints; where the element lets through, as a group that is mixed as a whole.
+    template <class Draw>
+    void draw_mixed(const Style& style, Draw draw);
 
     Scene scene_;
     const Watch& watch_;

@@ -354,6 +354,7 @@ Json to_json(const art::ReadOptions& options) {
     if (options.stroke_area != ordinary.stroke_area)
         json["stroke_area_mm"] = std::isfinite(options.stroke_area) ? Json(options.stroke_area) : Json(nullptr);
     if (options.scale != ordinary.scale) json["scale"] = options.scale;
+    if (options.density != ordinary.density) json["pixels_per_inch"] = options.density;
     if (options.unit) json["unit_mm"] = *options.unit;
     if (options.page != ordinary.page) json["page"] = options.page;
     if (const auto& part = options.part) json["part_mm"] = {part->left, part->bottom, part->right, part->top};
@@ -364,6 +365,8 @@ Json to_json(const art::ReadOptions& options) {
                          {"threshold", trace->threshold},
                          {"speck_mm", trace->speck},
                          {"smoothness", trace->smoothness}};
+    if (options.as_picture) json["as_picture_mm"] = *options.as_picture;
+    if (options.cover != ordinary.cover) json["cover"] = options.cover;
     if (!options.removed.empty()) json["removed"] = options.removed;
     for (const art::Fault fault : options.mend)
         json["mend"].push_back(std::string(art::to_text(fault)));
@@ -380,6 +383,7 @@ art::ReadOptions read_options_from_json(const Json& json) {
     if (const auto width = json.find("stroke_area_mm"); width != json.end())
         options.stroke_area = width->is_null() ? art::ReadOptions::never : positive(*width);
     if (json.contains("scale")) options.scale = positive(json["scale"]);
+    if (json.contains("pixels_per_inch")) options.density = positive(json["pixels_per_inch"]);
     if (json.contains("unit_mm")) options.unit = positive(json["unit_mm"]);
     options.page = json.value("page", options.page);
     if (const auto part = json.find("part_mm"); part != json.end())
@@ -389,6 +393,8 @@ art::ReadOptions read_options_from_json(const Json& json) {
     if (const auto trace = json.find("trace"); trace != json.end())
         options.trace = art::TraceOptions{trace->at("centre_lines"), trace->at("threshold"), trace->at("speck_mm"),
                                           trace->at("smoothness")};
+    options.cover = json.value("cover", options.cover);
+    if (json.contains("as_picture_mm")) options.as_picture = positive(json["as_picture_mm"]);
     for (const Json& index : json.value("removed", Json::array()))
         options.removed.push_back(index);
     std::sort(options.removed.begin(), options.removed.end());

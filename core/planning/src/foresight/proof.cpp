@@ -1,5 +1,4 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "shapes/mapped_region.hpp"
 
 #include <chalkline/planning/proof.hpp>
 
@@ -20,29 +19,51 @@ constexpr double whole_slack = 1e-6;  // dots: what rounding leaves of a whole n
 /// What of the frame may burn, in dots from its lower left corner: the cropped picture, and its clip.
 std::vector<geometry::Region> burnable(const DotFrame& frame, const job::Motif& motif, std::size_t picture) {
     const Transform to_dots = frame.to_bed().inverse();
-    std::vector<geometry::Region> limits{mapped({{job::frame_of_picture(motif, picture)}}, to_dots)};
-    if (const auto& clip = motif.art->pictures[picture].clip) limits.push_back(mapped(*clip, to_dots * motif.place));
+    std::vector<geometry::Region> limits{geometry::mapped({{job::frame_of_picture(motif, picture)}}, to_dots)};
+    if (const auto& clip = motif.art->pictures[picture].clip)
+        limits.push_back(geometry::mapped(*clip, to_dots * motif.place));
     return limits;
+}
+
+/// Calls `row_of(levels, stretches)` for each row of dots with the stretches of it that lie in the areas, given in dots
+/// from the lower left corner.
+template <class Row>
+void for_each_row(raster::Dots& dots, const std::vector<geometry::Region>& areas, Row row_of) {
+    const auto rows = geometry::scan_rows(0.5, dots.height, areas, 1);
+    static const std::vector<geometry::Stretch> none;
+    auto row = rows.begin();
+    for (int up = 0; up < dots.height; ++up) {
+        const bool here = row != rows.end() && std::lround(row->y - 0.5) == up;
+        row_of(dots.row(dots.height - 1 - up), here ? row->stretches : none);
+        if (here) ++row;
+    }
+}
+
+/// The first dot whose middle lies at or beyond a place along a row.
+int dot_from(double place, int width) {
+    return std::clamp(static_cast<int>(std::ceil(place - 0.5)), 0, width);
 }
 
 /// Clears dots whose middle lies outside an area given in dots from the lower left corner.
 void clear_outside(raster::Dots& dots, const geometry::Region& area) {
-    const auto rows = geometry::scan_rows(0.5, dots.height, {area}, 1);
-    auto row = rows.begin();
-    for (int up = 0; up < dots.height; ++up) {
-        std::uint8_t* levels = dots.row(dots.height - 1 - up);
+    for_each_row(dots, {area}, [&](std::uint8_t* levels, const std::vector<geometry::Stretch>& stretches) {
         int bare_from = 0;
-        if (row != rows.end() && std::lround(row->y - 0.5) == up) {
-            for (const geometry::Stretch& s : row->stretches) {
-                const int from = std::clamp(static_cast<int>(std::ceil(s.from - 0.5 - whole_slack)), 0, dots.width);
-                const int to = std::clamp(static_cast<int>(std::ceil(s.to - 0.5 + whole_slack)), from, dots.width);
-                std::fill(levels + bare_from, levels + std::max(from, bare_from), std::uint8_t{0});
-                bare_from = to;
-            }
-            ++row;
+        for (const geometry::Stretch& s : stretches) {
+            const int from = dot_from(s.from - whole_slack, dots.width), to = dot_from(s.to + whole_slack, dots.width);
+            std::fill(levels + bare_from, levels + std::max(from, bare_from), std::uint8_t{0});
+            bare_from = std::max(from, to);
         }
         std::fill(levels + bare_from, levels + dots.width, std::uint8_t{0});
-    }
+    });
+}
+
+/// Clears dots whose middle lies in one of the areas.
+void clear_inside(raster::Dots& dots, const std::vector<geometry::Region>& areas) {
+    for_each_row(dots, areas, [&](std::uint8_t* levels, const std::vector<geometry::Stretch>& stretches) {
+        for (const geometry::Stretch& s : stretches)
+            std::fill(levels + dot_from(s.from, dots.width),
+                      levels + std::max(dot_from(s.from, dots.width), dot_from(s.to, dots.width)), std::uint8_t{0});
+    });
 }
 
 bool covers_frame(const DotFrame& frame, const geometry::Region& area) {
@@ -107,6 +128,28 @@ raster::Sight sight_of(const DotFrame& frame, const job::Motif& motif, std::size
             frame.rows * frame.pitch / height};
 }
 
+std::vector<PaintOver> paint_over(const job::Job& job, const job::Motif& motif) {
+    std::vector<PaintOver> over;
+    if (!motif.art->read_with.cover) return over;
+    const Box box = job::bounds(motif);
+    bool above = false;
+    for (const job::Motif& other : job.motifs) {
+        if (above && geometry::overlap(job::bounds(other), box))
+            over.push_back({other.art, other.place, other.preparation});
+        above = above || other.id == motif.id;
+    }
+    return over;
+}
+
+double ink_share(Rgb rgb, const steps::StepSettings& settings) {
+    const bool alike = settings.fill.tones == steps::FillSettings::Tones::flat ||
+                       settings.fill.way != steps::FillSettings::Way::scan_lines;
+    if (alike) return 1;
+    const double share = raster::burned_share(rgb, {settings.picture.response, settings.picture.burns_light, 1});
+    constexpr double nothing = 0.5 / 255;
+    return share < nothing ? 0 : share;
+}
+
 raster::Material material_of(const steps::StepSettings& settings, double spot) {
     const steps::PictureSettings& picture = settings.picture;
     const bool spared = picture.spare_gain && picture.response.size() < 2;
@@ -123,9 +166,9 @@ raster::DitherSettings dots_of(const steps::StepSettings& settings) {
 }
 
 Proof proof_of(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot,
-               const raster::GreyImage& kept, const Watch& watch) {
+               const raster::GreyImage& kept, const std::vector<geometry::Region>& covers, const Watch& watch) {
     const raster::RgbImage& image = *motif.art->pictures[picture].image;
-    Proof proof{motif.id, step.id, dot_frame(motif, picture, step.settings), {}, {}};
+    Proof proof{motif.id, step.id, picture, dot_frame(motif, picture, step.settings), {}, {}};
     const int columns = static_cast<int>(proof.frame.columns), rows = static_cast<int>(proof.frame.rows);
     if (columns == 0 || rows == 0) return proof;
     const raster::Sight sight = sight_of(proof.frame, motif, picture, image.width, image.height, columns, rows);
@@ -135,6 +178,10 @@ Proof proof_of(const job::Motif& motif, std::size_t picture, const job::Step& st
     if (watch.cancelled()) return proof;
     for (const geometry::Region& area : burnable(proof.frame, motif, picture))
         if (!covers_frame(proof.frame, area)) clear_outside(proof.dots, area);
+    std::vector<geometry::Region> covered;
+    for (const geometry::Region& cover : covers)
+        covered.push_back(geometry::mapped(cover, proof.frame.to_bed().inverse()));
+    if (!covered.empty()) clear_inside(proof.dots, covered);
     proof.statistics = raster::statistics(proof.dots, proof.blob_dots());
     return proof;
 }

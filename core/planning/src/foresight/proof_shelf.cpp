@@ -1,4 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "shapes/covers.hpp"
+
 #include <chalkline/planning/proof_shelf.hpp>
 
 #include <deque>
@@ -48,6 +50,7 @@ struct ProofShelf::Shelves {
         raster::Preparation how;
         steps::StepSettings settings;
         double spot;
+        std::vector<PaintOver> over;
         bool operator==(const ProofKey&) const = default;
     };
     struct KeptKey {
@@ -57,7 +60,16 @@ struct ProofShelf::Shelves {
         bool operator==(const KeptKey&) const = default;
     };
 
+    /// All the paint of a motif, as copies have it in common.
+    struct PaintKey {
+        std::shared_ptr<const art::Artwork> art;
+        geometry::Transform lying;
+        raster::Preparation how;
+        bool operator==(const PaintKey&) const = default;
+    };
+
     LastFew<ProofKey, Proof> proofs;
+    LastFew<PaintKey, Covers> paint;
     LastFew<KeptKey, raster::GreyImage> kept;
 };
 
@@ -73,13 +85,40 @@ std::shared_ptr<const raster::GreyImage> ProofShelf::kept(const std::shared_ptr<
     return made;
 }
 
+/// What lies over a picture, bed mm.
+std::vector<geometry::Region> ProofShelf::covers_of(const job::Motif& motif, std::size_t picture,
+                                                    const std::vector<PaintOver>& over) {
+    std::vector<geometry::Region> covers;
+    const geometry::Box box = geometry::bounds(job::frame_of_picture(motif, picture));
+    const auto add = [&](const job::Motif& lies, std::optional<std::size_t> from) {
+        const Shelves::PaintKey key{lies.art, lying(lies), lies.preparation};
+        auto paint = shelves_->paint.find(key);
+        if (!paint) {
+            paint = std::make_shared<const Covers>(planning::covers_of(
+                lies, [&](const art::PlacedPicture& placed) { return kept(placed.image, lies.preparation); },
+                [](std::size_t) { return true; }));
+            shelves_->paint.keep(key, paint);
+        }
+        const geometry::Point at = corner_of(lies);
+        for (const Cover* cover : paint->touching(box.moved(at * -1)))
+            if (!from || cover->order > *from)
+                covers.push_back(geometry::mapped(*cover->drawn, geometry::Transform::move(at.x, at.y)));
+    };
+    if (motif.art->read_with.cover && motif.art->shapes.size() + motif.art->pictures.size() > 1)
+        add(motif, PaintSequence(*motif.art).pictures[picture]);
+    for (const PaintOver& paint : over)
+        add({.art = paint.art, .place = paint.place, .preparation = paint.preparation}, {});
+    return covers;
+}
+
 std::shared_ptr<const Proof> ProofShelf::proof(const job::Motif& motif, std::size_t picture, const job::Step& step,
-                                               double spot, const Watch& watch) {
+                                               double spot, const std::vector<PaintOver>& over, const Watch& watch) {
     const Shelves::ProofKey key{
-        motif.id, step.id, motif.art, picture, motif.place, motif.preparation, only_dots(step.settings), spot};
+        motif.id, step.id, motif.art, picture, motif.place, motif.preparation, only_dots(step.settings), spot, over};
     if (auto found = shelves_->proofs.find(key)) return found;
     const auto stays = kept(motif.art->pictures[picture].image, motif.preparation);
-    auto made = std::make_shared<const Proof>(proof_of(motif, picture, step, spot, *stays, watch));
+    auto made = std::make_shared<const Proof>(
+        proof_of(motif, picture, step, spot, *stays, covers_of(motif, picture, over), watch));
     if (!watch.cancelled()) shelves_->proofs.keep(key, made);
     return made;
 }

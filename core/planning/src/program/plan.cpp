@@ -124,20 +124,22 @@ double add_scan(ProgramBuilder& builder, const steps::StepSettings& settings, co
 }
 
 /// mm² inked by one pass.
-double add_fill(ProgramBuilder& builder, const steps::StepSettings& settings, const std::vector<FillShape>& fills,
+double add_fill(ProgramBuilder& builder, const steps::StepSettings& settings, const StepShapes& shapes,
                 const MachineProfile& machine, const Watch& watch) {
     const double pitch = settings.line_pitch.mm();
     double area = 0;
     if (settings.fill.way == steps::FillSettings::Way::contours) {
-        const LineWork work = contours_of(fills, pitch / 2, pitch, watch);
+        const LineWork work = contours_of(shapes.fills, shapes.covers, pitch / 2, pitch, watch);
         for (const LineWork::Pattern& pattern : work.patterns)
             for (const LineShape& shape : pattern.lines)
                 area += geometry::length(shape.line) * pitch * pattern.copies;
         add_lines(builder, settings, work, settings.passes, machine, watch);
     } else {
-        area = add_scan(builder, settings, fill_blocks(fills, settings, machine, builder.at(), watch));
+        area = add_scan(builder, settings,
+                        fill_blocks(shapes.fills, shapes.covers, settings, machine, builder.at(), watch));
     }
-    if (settings.fill.outline_after) add_lines(builder, settings, contours_of(fills, 0, 0, watch), 1, machine, watch);
+    if (settings.fill.outline_after)
+        add_lines(builder, settings, contours_of(shapes.fills, shapes.covers, 0, 0, watch), 1, machine, watch);
     return area;
 }
 
@@ -147,7 +149,7 @@ double add_step(ProgramBuilder& builder, const job::Step& step, const StepShapes
     builder.begin_step(step.id, settings);
     double area = 0;
     if (settings.kind == steps::StepKind::engrave)
-        area = add_fill(builder, settings, shapes.fills, machine, watch);
+        area = add_fill(builder, settings, shapes, machine, watch);
     else if (settings.kind == steps::StepKind::picture)
         area = add_scan(builder, settings, picture_blocks(shapes.proofs, settings, machine, builder.at(), watch));
     else
@@ -231,15 +233,14 @@ Result<Plan> plan(const job::Job& given, const MachineProfile& machine, const Pl
                   const Watch& watch) {
     if (auto same = require_same_turning(given, machine); !same) return tl::unexpected(same.error());
     const job::Job job = job::as_it_lies(given);
-    const Copies copies(job);
+    JobShapes shapes(job, machine.spot, options);
     std::vector<StepShapes> all;
     std::vector<Box> boxes;
     Box box;
     for (const job::Step& step : job.steps) {
         if (auto valid = steps::validate(step.settings, machine.top_speed()); !valid)
             return tl::unexpected(valid.error());
-        all.push_back(options.wants_step(step.id) ? shapes_of(job, step, copies, machine.spot, options, watch)
-                                                  : StepShapes());
+        all.push_back(options.wants_step(step.id) ? shapes.of(step, watch) : StepShapes());
         if (watch.cancelled()) return fail(chalkline::error::cancelled);
         boxes.push_back(all.back().box());
         box.add(boxes.back());

@@ -3,7 +3,7 @@
 
 #include "scanning/hatcher.hpp"
 #include "scanning/scan_planner.hpp"
-#include "shapes/mapped_region.hpp"
+#include "scanning/toned_rows.hpp"
 #include "shapes/neighbourhoods.hpp"
 
 #include <algorithm>
@@ -105,8 +105,9 @@ std::vector<Shapes> sharing_lines(const std::vector<FillShape>& shapes, Hatcher&
 /// Finds the patterns of shapes that share their scan lines.
 class BlockPatterns {
  public:
-    BlockPatterns(const ScanPlanner& planner, Hatcher& hatcher, ScanBlocks& scan)
-        : planner_(planner), hatcher_(hatcher), scan_(scan) {}
+    /// `in_dots`: the settings of a step whose shares are set in dots; null: shares are power.
+    BlockPatterns(const ScanPlanner& planner, Hatcher& hatcher, const steps::StepSettings* in_dots, ScanBlocks& scan)
+        : planner_(planner), hatcher_(hatcher), in_dots_(in_dots), scan_(scan) {}
 
     /// The block of these shapes; nothing when none of their rows can be burned. What comes again is only moved.
     std::optional<ScanBlocks::Block> block_of(const Shapes& shapes) {
@@ -116,7 +117,9 @@ class BlockPatterns {
         if (const auto known = key ? known_.find(*key) : known_.end(); known != known_.end())
             return ScanBlocks::Block{known->second.first, planner_.moved_by(repeated->at - known->second.second),
                                      motif};
-        auto lines = planner_.block_of(hatcher_.rows(shapes));
+        auto rows = hatcher_.rows(shapes);
+        if (in_dots_) set_in_dots(rows, *in_dots_);
+        auto lines = planner_.block_of(std::move(rows));
         if (lines.empty()) return {};
         if (repeated) known_.try_emplace(*key, scan_.patterns.size(), repeated->at);
         scan_.patterns.push_back(std::move(lines));
@@ -126,6 +129,7 @@ class BlockPatterns {
  private:
     const ScanPlanner& planner_;
     Hatcher& hatcher_;
+    const steps::StepSettings* in_dots_;
     ScanBlocks& scan_;
     /// What is near the bed's side has less run-up there: it repeats at that distance only.
     using Key = std::pair<Hatcher::Pattern, std::optional<double>>;
@@ -139,19 +143,21 @@ class BlockPatterns {
 }  // namespace
 
 geometry::Region on_bed(const FillShape& shape) {
-    return mapped(*shape.drawn, geometry::Transform::move(shape.at.x, shape.at.y));
+    return geometry::mapped(*shape.drawn, geometry::Transform::move(shape.at.x, shape.at.y));
 }
 
-ScanBlocks fill_blocks(const std::vector<FillShape>& shapes, const steps::StepSettings& settings,
-                       const machine::MachineProfile& machine, Point from, const Watch& watch) {
+ScanBlocks fill_blocks(const std::vector<FillShape>& shapes, const CoverPile& covers,
+                       const steps::StepSettings& settings, const machine::MachineProfile& machine, Point from,
+                       const Watch& watch) {
     constexpr double degree = std::numbers::pi / 180;
     std::vector<double> angles{settings.fill.angle * degree};
     if (settings.fill.crossed) angles.push_back((settings.fill.angle + 90) * degree);
+    const bool in_dots = settings.fill.tones == steps::FillSettings::Tones::dots;
     ScanBlocks scan;
     for (const double angle : angles) {
         const ScanPlanner planner(settings, angle, machine);
-        Hatcher hatcher(planner.to_level(), settings.line_pitch.mm());
-        BlockPatterns patterns(planner, hatcher, scan);
+        Hatcher hatcher(planner.to_level(), settings.line_pitch.mm(), covers);
+        BlockPatterns patterns(planner, hatcher, in_dots ? &settings : nullptr, scan);
         std::vector<ScanBlocks::Block> blocks;
         for (const auto& together : sharing_lines(shapes, hatcher, planner.reach())) {
             if (watch.cancelled()) return {};

@@ -14,7 +14,9 @@ namespace chalkline::planning {
 /// however many copies there are.
 class Hatcher {
  public:
-    Hatcher(const geometry::Transform& to_level, double pitch) : to_level_(to_level), pitch_(pitch) {}
+    /// REQUIRES: covers outlive it.
+    Hatcher(const geometry::Transform& to_level, double pitch, const CoverPile& covers)
+        : to_level_(to_level), pitch_(pitch), covers_(covers) {}
 
     /// A shape's box in the level frame.
     geometry::Box box_of(const FillShape& shape);
@@ -33,10 +35,10 @@ class Hatcher {
         geometry::Point at;
         geometry::Box box;
     };
-    /// Nothing where the shapes are not that.
+    /// Nothing where the shapes are not that, or other motifs cover them.
     std::optional<PatternAt> pattern_of(const std::vector<const FillShape*>& shapes);
 
-    /// The rows of all the shapes, ascending; what several cover is inked once.
+    /// The rows of all the shapes, ascending; what several cover is inked once, what is covered is not.
     std::vector<LitRow> rows(const std::vector<const FillShape*>& shapes);
 
  private:
@@ -52,16 +54,21 @@ class Hatcher {
         int motif;
         geometry::Point at;  ///< level
         geometry::Box box;
+        std::vector<const FillShape*> shapes;
     };
 
     const Level& level(const std::shared_ptr<const geometry::Region>& drawn);
     std::vector<Copy> copies_of(const std::vector<const FillShape*>& shapes);
     static bool alike_side_by_side(const std::vector<Copy>& copies);
-    const geometry::Hatching& hatching_of(const Drawn& drawn);
+    bool covered_by_others(const std::vector<const FillShape*>& shapes) const;
+    const geometry::Hatching& hatching_of(const Copy& copy);
+    geometry::Pile pile_of(const std::vector<const FillShape*>& shapes, const std::vector<PlacedCover>& covers,
+                           geometry::Point from);
     std::vector<LitRow> rows_of_all(const std::vector<const FillShape*>& shapes);
 
     geometry::Transform to_level_;
     double pitch_;
+    const CoverPile& covers_;
     std::map<const geometry::Region*, Level> levels_;
     std::map<Drawn, geometry::Hatching> hatchings_;
 };

@@ -5,8 +5,10 @@
 
 #include <chalkline/geometry/combine.hpp>
 
+#include <algorithm>
 #include <array>
 #include <map>
+#include <numeric>
 #include <utility>
 
 namespace chalkline::planning {
@@ -20,27 +22,6 @@ using geometry::Transform;
 
 constexpr double shortest_line = 0.02;  // mm: a shorter line is a dot no beam can draw as a line
 
-Point corner_of(const job::Motif& motif) {
-    return {motif.place.e, motif.place.f};
-}
-
-/// The motif's place without its shift: what copies have in common.
-Transform lying(const job::Motif& motif) {
-    const Transform& place = motif.place;
-    return {place.a, place.b, place.c, place.d, 0, 0};
-}
-
-/// What a step burns of all motifs of a kind, at the page's corner.
-struct DrawnKind {
-    struct Fill {
-        std::shared_ptr<const Region> region;
-        Box box;
-    };
-    std::vector<Fill> fills;
-    std::shared_ptr<const LineShapes> lines;
-    Box lines_box;
-};
-
 void add_lines(std::vector<Polyline> rings, LineShapes& lines) {
     for (Polyline& ring : rings)
         if (geometry::length(ring) >= shortest_line) lines.push_back({std::move(ring)});
@@ -51,40 +32,6 @@ Box bounds_of(const LineShapes& lines) {
     for (const LineShape& shape : lines)
         box.add(geometry::bounds(shape.line));
     return box;
-}
-
-DrawnKind drawn(const job::Step& step, const job::Motif& motif) {
-    DrawnKind kind;
-    LineShapes lines;
-    for (std::size_t i = 0; i < motif.art->shapes.size(); ++i) {
-        if (!job::Job::burns(step, motif, i)) continue;
-        const art::Shape& shape = motif.art->shapes[i];
-        Region region{shape.path.flatten(lying(motif)), shape.rule};
-        if (step.settings.kind == steps::StepKind::engrave) {
-            const Box box = geometry::bounds(region.rings);
-            kind.fills.push_back({std::make_shared<const Region>(std::move(region)), box});
-        } else {
-            // Of an area the outline of what it covers, whatever overlaps in it.
-            add_lines(shape.ink.kind == InkKind::fill ? geometry::united({region}).rings : std::move(region.rings),
-                      lines);
-        }
-    }
-    apply_marks(motif.marks, lying(motif), lines);
-    kind.lines_box = bounds_of(lines);
-    kind.lines = std::make_shared<const LineShapes>(std::move(lines));
-    return kind;
-}
-
-std::vector<std::shared_ptr<const Proof>> proofs_of(const job::Job& job, const job::Step& step, double spot,
-                                                    const PlanOptions& options, const Watch& watch) {
-    ProofShelf once;
-    ProofShelf& shelf = options.shelf ? *options.shelf : once;
-    std::vector<std::shared_ptr<const Proof>> proofs;
-    for (const job::Motif& motif : job.motifs)
-        for (std::size_t i = 0; options.wants_motif(motif.id) && i < motif.art->pictures.size(); ++i)
-            if (step.on && job.sent_picture(step, motif, i) && !watch.cancelled())
-                proofs.push_back(shelf.proof(motif, i, step, spot, watch));
-    return proofs;
 }
 
 void move_beside_the_kerf(LineWork& work, const steps::LineSettings& settings, int& narrow) {
@@ -101,9 +48,8 @@ void mark_enclosed(LineWork& work) {
         mark_enclosed(pattern.lines);
 }
 
-/// Lines that follow the outline of what these cover.
-LineShapes contours(const std::vector<Region>& regions, double inset, double pitch, const Watch& watch) {
-    const Region whole = geometry::united(regions);
+/// Lines that follow the outline of an area.
+LineShapes contours(const Region& whole, double inset, double pitch, const Watch& watch) {
     LineShapes lines;
     // Each ring is measured from the drawn outline: rounding never adds up.
     for (double in = inset; !watch.cancelled(); in += pitch) {
@@ -113,6 +59,42 @@ LineShapes contours(const std::vector<Region>& regions, double inset, double pit
         if (last) break;
     }
     return lines;
+}
+
+/// The fills of one motif and what lies over them, as they lie from its corner.
+struct CoveredFills {
+    geometry::Pile pile;
+    std::vector<const Region*> drawn;  ///< the fills
+    bool by_others = false;            ///< another motif lies over it
+};
+
+CoveredFills covered_fills(const FillShape* first, const FillShape* last, const CoverPile& covers) {
+    Box box;
+    for (const FillShape* fill = first; fill != last; ++fill)
+        box.add(fill->box);
+    const auto own = covers.own(box, first->order), others = covers.of_others(box, first->order);
+    std::vector<std::pair<PaintOrder, Region>> pile;
+    for (const FillShape* fill = first; fill != last; ++fill)
+        pile.emplace_back(fill->order, *fill->drawn);
+    const std::size_t burning = pile.size();
+    for (const auto* some : {&own, &others})
+        for (const PlacedCover& cover : *some) {
+            const Point by = cover.at - first->at;
+            pile.emplace_back(cover.order, geometry::mapped(*cover.cover->drawn, Transform::move(by.x, by.y)));
+        }
+    std::vector<std::size_t> order(pile.size());
+    std::iota(order.begin(), order.end(), std::size_t{0});
+    std::stable_sort(order.begin(), order.end(),
+                     [&](std::size_t a, std::size_t b) { return pile[a].first < pile[b].first; });
+    CoveredFills result;
+    result.by_others = !others.empty();
+    for (const std::size_t i : order) {
+        result.pile.regions.push_back(std::move(pile[i].second));
+        result.pile.inks.push_back(i < burning ? 1 : 0);
+    }
+    for (const FillShape* fill = first; fill != last; ++fill)
+        result.drawn.push_back(fill->drawn.get());
+    return result;
 }
 
 }  // namespace
@@ -145,44 +127,124 @@ Box StepShapes::box() const {
     return box;
 }
 
-StepShapes shapes_of(const job::Job& job, const job::Step& step, const Copies& copies, double spot,
-                     const PlanOptions& options, const Watch& watch) {
-    StepShapes shapes;
-    if (step.settings.kind == steps::StepKind::picture) {
-        shapes.proofs = proofs_of(job, step, spot, options, watch);
-        return shapes;
+/// What a step burns of all motifs of a kind, at the page's corner.
+struct JobShapes::DrawnKind {
+    struct Fill {
+        std::shared_ptr<const Region> region;
+        Box box;
+        std::size_t order;
+        double ink;
+    };
+    std::vector<Fill> fills;
+    std::shared_ptr<const LineShapes> lines;
+    Box lines_box;
+};
+
+JobShapes::JobShapes(const job::Job& job, double spot, const PlanOptions& options)
+    : job_(job),
+      spot_(spot),
+      options_(options),
+      shelf_(options.shelf ? *options.shelf : once_),
+      copies_(job),
+      covering_(std::any_of(job.motifs.begin(), job.motifs.end(),
+                            [](const job::Motif& motif) { return motif.art->read_with.cover; })),
+      areas_(copies_.kinds()) {}
+
+std::shared_ptr<const Region> JobShapes::area(std::size_t at, std::size_t shape) {
+    const job::Motif& motif = job_.motifs[at];
+    auto& areas = areas_[copies_.kind_of(at)];
+    areas.resize(motif.art->shapes.size());
+    if (!areas[shape]) {
+        const art::Shape& drawn = motif.art->shapes[shape];
+        areas[shape] = std::make_shared<const Region>(Region{drawn.path.flatten(lying(motif)), drawn.rule});
     }
-    std::vector<std::optional<DrawnKind>> kinds(copies.kinds());
+    return areas[shape];
+}
+
+JobShapes::DrawnKind JobShapes::drawn(const job::Step& step, std::size_t at) {
+    const job::Motif& motif = job_.motifs[at];
+    DrawnKind kind;
+    LineShapes lines;
+    const PaintSequence sequence(*motif.art);
+    for (std::size_t i = 0; i < motif.art->shapes.size(); ++i) {
+        if (!job::Job::burns(step, motif, i)) continue;
+        const auto region = area(at, i);
+        if (step.settings.kind == steps::StepKind::engrave)
+            kind.fills.push_back({region, geometry::bounds(region->rings), sequence.shapes[i],
+                                  ink_share(motif.art->shapes[i].ink.rgb, step.settings)});
+        else
+            // Of an area the outline of what it covers, whatever overlaps in it.
+            add_lines(
+                motif.art->shapes[i].ink.kind == InkKind::fill ? geometry::united({*region}).rings : region->rings,
+                lines);
+    }
+    apply_marks(motif.marks, lying(motif), lines);
+    kind.lines_box = bounds_of(lines);
+    kind.lines = std::make_shared<const LineShapes>(std::move(lines));
+    return kind;
+}
+
+CoverPile JobShapes::cover_pile(const job::Step& step, const Watch& watch) {
+    std::vector<MotifCovers> pile;
+    std::vector<std::shared_ptr<const Covers>> kinds(copies_.kinds());
+    for (std::size_t i = 0; i < job_.motifs.size() && !watch.cancelled(); ++i) {
+        auto& covers = kinds[copies_.kind_of(i)];
+        const job::Motif& motif = job_.motifs[i];
+        if (!covers)
+            covers = std::make_shared<const Covers>(covers_of(
+                motif, [&](const art::PlacedPicture& picture) { return shelf_.kept(picture.image, motif.preparation); },
+                [&](std::size_t shape) { return !job::Job::burns(step, motif, shape); }));
+        if (!covers->empty()) pile.push_back({covers, corner_of(motif), i});
+    }
+    return CoverPile(std::move(pile));
+}
+
+StepShapes JobShapes::pictures_of(const job::Step& step, const Watch& watch) {
+    StepShapes shapes;
+    for (const job::Motif& motif : job_.motifs)
+        for (std::size_t i = 0; options_.wants_motif(motif.id) && i < motif.art->pictures.size(); ++i)
+            if (step.on && job_.sent_picture(step, motif, i) && !watch.cancelled())
+                shapes.proofs.push_back(shelf_.proof(motif, i, step, spot_, paint_over(job_, motif), watch));
+    return shapes;
+}
+
+StepShapes JobShapes::of(const job::Step& step, const Watch& watch) {
+    if (step.settings.kind == steps::StepKind::picture) return pictures_of(step, watch);
+    StepShapes shapes;
+    std::vector<std::optional<DrawnKind>> kinds(copies_.kinds());
     std::vector<DrawnLines> lines;
-    for (std::size_t i = 0; i < job.motifs.size() && !watch.cancelled(); ++i) {
-        const job::Motif& motif = job.motifs[i];
-        if (!options.wants_motif(motif.id)) continue;
-        auto& kind = kinds[copies.kind_of(i)];
-        if (!kind) kind = drawn(step, motif);
+    for (std::size_t i = 0; i < job_.motifs.size() && !watch.cancelled(); ++i) {
+        const job::Motif& motif = job_.motifs[i];
+        if (!options_.wants_motif(motif.id)) continue;
+        auto& kind = kinds[copies_.kind_of(i)];
+        if (!kind) kind = drawn(step, i);
         const Point at = corner_of(motif);
+        const bool covered = motif.art->read_with.cover;
         for (const DrawnKind::Fill& fill : kind->fills)
-            shapes.fills.push_back({fill.region, at, fill.box.moved(at), motif.id});
+            shapes.fills.push_back({fill.region, at, fill.box.moved(at), motif.id,
+                                    PaintOrder{covered ? i : over_all, covered ? fill.order : 0}, fill.ink});
         if (!kind->lines->empty()) lines.push_back({kind->lines, kind->lines_box, at, motif.id});
     }
+    if (covering_ && !shapes.fills.empty()) shapes.covers = cover_pile(step, watch);
     shapes.lines = grouped(lines);
     move_beside_the_kerf(shapes.lines, step.settings.line, shapes.narrow);
     mark_enclosed(shapes.lines);
     return shapes;
 }
 
-LineWork contours_of(const std::vector<FillShape>& fills, double inset, double pitch, const Watch& watch) {
+LineWork contours_of(const std::vector<FillShape>& fills, const CoverPile& covers, double inset, double pitch,
+                     const Watch& watch) {
     std::map<std::vector<const Region*>, DrawnLines> known;
     std::vector<DrawnLines> drawn;
     for (std::size_t first = 0, next = 0; first < fills.size() && !watch.cancelled(); first = next) {
-        std::vector<const Region*> covers;
-        for (next = first; next < fills.size() && fills[next].motif == fills[first].motif; ++next)
-            covers.push_back(fills[next].drawn.get());
-        DrawnLines& kind = known[covers];
+        while (next < fills.size() && fills[next].motif == fills[first].motif)
+            ++next;
+        const CoveredFills covered = covered_fills(&fills[first], &fills[0] + next, covers);
+        DrawnLines alone;
+        DrawnLines& kind = covered.by_others ? alone : known[covered.drawn];
         if (!kind.lines) {
-            std::vector<Region> regions;
-            for (const Region* region : covers)
-                regions.push_back(*region);
-            kind.lines = std::make_shared<const LineShapes>(contours(regions, inset, pitch, watch));
+            kind.lines =
+                std::make_shared<const LineShapes>(contours(geometry::seen(covered.pile), inset, pitch, watch));
             kind.box = bounds_of(*kind.lines);
         }
         if (!kind.lines->empty()) drawn.push_back({kind.lines, kind.box, fills[first].at, fills[first].motif});

@@ -23,6 +23,7 @@ class Copies {
 /// Everything one step burns, flattened.
 struct StepShapes {
     std::vector<FillShape> fills;
+    CoverPile covers;  ///< over the fills
     LineWork lines;
     std::vector<std::shared_ptr<const Proof>> proofs;  ///< pictures as dots
     int narrow = 0;                                    ///< outlines that the kerf swallowed
@@ -30,12 +31,34 @@ struct StepShapes {
     /// On the bed, mm.
     geometry::Box box() const;
 };
-/// REQUIRES: `copies` are the job's.
-StepShapes shapes_of(const job::Job& job, const job::Step& step, const Copies& copies, double spot,
-                     const PlanOptions& options, const Watch& watch);
 
-/// Fills as lines that follow their outlines: the outline itself (`inset` 0), or one inside the other until nothing is
-/// left, `pitch` apart (mm).
-LineWork contours_of(const std::vector<FillShape>& fills, double inset, double pitch, const Watch& watch);
+/// The shapes of a job by the steps that burn them. Areas are flattened once for all steps and all copies.
+class JobShapes {
+ public:
+    /// REQUIRES: job and options outlive it.
+    JobShapes(const job::Job& job, double spot, const PlanOptions& options);
+    StepShapes of(const job::Step& step, const Watch& watch);
+
+ private:
+    struct DrawnKind;
+    std::shared_ptr<const geometry::Region> area(std::size_t motif, std::size_t shape);
+    DrawnKind drawn(const job::Step& step, std::size_t motif);
+    CoverPile cover_pile(const job::Step& step, const Watch& watch);
+    StepShapes pictures_of(const job::Step& step, const Watch& watch);
+
+    const job::Job& job_;
+    double spot_;
+    const PlanOptions& options_;
+    ProofShelf once_;  ///< where the options bring none
+    ProofShelf& shelf_;
+    Copies copies_;
+    bool covering_;  ///< some art is covered by what lies over it
+    std::vector<std::vector<std::shared_ptr<const geometry::Region>>> areas_;  ///< by kind and shape
+};
+
+/// Fills as lines that follow the outlines of what is seen of them: the outline itself (`inset` 0), or one inside the
+/// other until nothing is left, `pitch` apart (mm).
+LineWork contours_of(const std::vector<FillShape>& fills, const CoverPile& covers, double inset, double pitch,
+                     const Watch& watch);
 
 }  // namespace chalkline::planning

@@ -58,6 +58,7 @@ struct Artwork {
     std::vector<PlacedPicture> traced_from;  ///< pictures that became shapes
     std::vector<Remark> remarks;
     bool unit_missing = false;                  ///< the file does not say its unit; `read_with.unit` was taken
+    bool sized_in_pixels = false;               ///< its size is in pixels or not stated; `read_with.density` was taken
     bool size_guessed = false;                  ///< a picture whose file does not say how large it is
     int pages = 1;                              ///< pages of the file; `read_with.page` is the one read
     ReadOptions read_with;                      ///< how it was read: reading the source again so gives the same art
@@ -87,13 +88,17 @@ struct InkSummary {
     int closed = 0;     ///< closed contours
     geometry::Box box;  ///< of the geometry, mm
     double length = 0;  ///< all contours, mm
-    double area = 0;    ///< fills: painted area, overlaps counted once, mm²
+    double area = 0;    ///< fills, mm²: what is seen of them; where paint does not cover, what they cover together
 };
 
 /// The distinct inks in order of first appearance, pictures last; cheap facts only (no lengths or areas).
 std::vector<InkSummary> inks(const Artwork& artwork);
 /// The same with lengths and areas; flattens every curve.
 std::vector<InkSummary> measured_inks(const Artwork& artwork);
+
+/// The page as its areas and pictures show it (thin lines left out), `pitch` mm a pixel and no more than `most` pixels,
+/// transparent where it is bare.
+raster::RgbImage drawn(const Artwork& artwork, double pitch, double most = 60e6);
 
 /// Works out `Artwork::hull`.
 std::vector<geometry::Point> hull_of(const Artwork& artwork);

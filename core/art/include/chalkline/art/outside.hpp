@@ -11,6 +11,8 @@
 #include <string_view>
 #include <vector>
 
+typedef struct _cairo cairo_t;  // cairo.h, for those who draw
+
 // What reading a drawing needs of the world outside the core: pictures decoded, letters drawn, files beside it.
 namespace chalkline::art {
 
@@ -26,6 +28,7 @@ namespace error {
 inline constexpr std::string_view picture_unknown = "art.picture-unknown";
 inline constexpr std::string_view picture_broken = "art.picture-broken";
 inline constexpr std::string_view picture_too_large = "art.picture-too-large";
+inline constexpr std::string_view not_rendered = "art.not-rendered";
 }  // namespace error
 
 /// Most pixels in one picture; larger ones are refused before any memory is taken for them.
@@ -75,12 +78,22 @@ class Lettering {
     virtual std::optional<LetteredText> single_stroke(std::string_view text) const = 0;
 };
 
+/// Draws whole drawings as they look, whatever is in them.
+class DrawingRenderer {
+ public:
+    virtual ~DrawingRenderer() = default;
+    /// Draws an SVG document onto a Cairo context, as large as `width` × `height` there. Nothing outside the document
+    /// is looked at. Errors: not_rendered {reason}.
+    virtual Result<void> draw_svg(const std::string& svg, double width, double height, cairo_t* onto) const = 0;
+};
+
 /// All of it. What is absent is said to be not reproduced. The objects must outlive the reading.
 struct Outside {
     const PictureDecoder* pictures = nullptr;
     const Lettering* lettering = nullptr;
     /// Bytes of a file a drawing refers to by a path relative to itself.
     std::function<Result<std::string>(const std::string& reference)> beside;
+    const DrawingRenderer* renderer = nullptr;
 };
 
 }  // namespace chalkline::art

@@ -43,16 +43,20 @@ struct TraceOptions {
 struct ReadOptions {
     static constexpr double never = std::numeric_limits<double>::infinity();
 
-    double stroke_area = 0.3;             ///< mm; strokes at least this wide become areas to fill. `never` keeps lines
-    double scale = 1;                     ///< burned length of what is drawn 1 long: 1:50 is 0.02
-    std::optional<double> unit;           ///< mm; length of a unit where the file does not say it
-    int page = 1;                         ///< from 1, where the file has several
+    double stroke_area = 0.3;    ///< mm; strokes at least this wide become areas to fill. `never` keeps lines
+    double scale = 1;            ///< burned length of what is drawn 1 long: 1:50 is 0.02
+    double density = 96;         ///< pixels an inch of drawings whose size is in pixels: some programs count 72 or 90
+    std::optional<double> unit;  ///< mm; length of a unit where the file does not say it
+    int page = 1;                ///< from 1, where the file has several
     std::optional<geometry::Box> part;    ///< only what lies in this box of the page (mm) is taken
     std::optional<double> picture_width;  ///< mm; width of a picture file, in place of what its resolution says
     DrawnText text = DrawnText::outline;
     std::optional<TraceOptions> trace;  ///< pictures become shapes
-    std::vector<int> removed;           ///< shapes taken out, counted as they were read; rising
-    std::vector<Fault> mend;            ///< kinds of faults mended after that
+    bool cover = true;                  ///< areas burn only where they are seen, and what is translucent is mixed
+    /// Mm from dot to dot: all but thin lines becomes one picture that looks as the drawing does.
+    std::optional<double> as_picture;
+    std::vector<int> removed;  ///< shapes taken out, counted as they were read; rising
+    std::vector<Fault> mend;   ///< kinds of faults mended after that
     CleaningLimits limits;
 
     bool operator==(const ReadOptions&) const = default;

@@ -28,6 +28,7 @@ namespace notice {
 /// {feature}: an element or property that is not reproduced.
 inline constexpr std::string_view unsupported = "art.unsupported";
 inline constexpr std::string_view no_size = "art.no-size";
+inline constexpr std::string_view pixel_size = "art.pixel-size";
 inline constexpr std::string_view bad_path = "art.bad-path";
 inline constexpr std::string_view bad_value = "art.bad-value";
 inline constexpr std::string_view absurd_place = "art.absurd-place";

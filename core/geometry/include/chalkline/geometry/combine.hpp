@@ -14,6 +14,12 @@ Region united(const std::vector<Region>& regions);
 /// The area inside both, as clean rings.
 Region intersection(const Region& a, const Region& b);
 
+/// The area of the first that is not in the second, as clean rings.
+Region difference(const Region& a, const Region& b);
+
+/// What is seen of the burning regions of a pile, as clean rings.
+Region seen(const Pile& pile);
+
 /// The area grown by `by` mm (shrunk when negative) with round corners, as clean rings like `united`'s. Round parts
 /// stay within `tolerance` of the true arc. Nothing is left of what is narrower than twice the shrinking.
 Region grown(const Region& region, double by, double tolerance = 0.005);

@@ -73,6 +73,11 @@ struct Box {
     }
 };
 
+/// They have a place in common; an empty one has none.
+inline bool overlap(const Box& a, const Box& b) {
+    return !a.empty() && !b.empty() && a.left <= b.right && b.left <= a.right && a.bottom <= b.top && b.bottom <= a.top;
+}
+
 /// The affine map (x, y) → (a·x + c·y + e, b·x + d·y + f); the identity at first.
 struct Transform {
     double a = 1, b = 0, c = 0, d = 1, e = 0, f = 0;

@@ -20,14 +20,16 @@ namespace notice {
 inline constexpr std::string_view lost_motif = "job.lost-motif";
 inline constexpr std::string_view lost_step = "job.lost-step";
 inline constexpr std::string_view lost_stock = "job.lost-stock";
+inline constexpr std::string_view older_paint = "job.older-paint";
 }  // namespace notice
 
-inline constexpr int chalk_version = 6;
+inline constexpr int chalk_version = 7;
 
 /// A job read from a file, and what of it could not be read: damaged, or drawn in a way that gives nothing any more.
 struct Opened {
     Job job;
     std::vector<Notice> lost;
+    std::vector<Notice> told{};  ///< what holds on as it was in an earlier version, and could be had otherwise now
 };
 
 /// The `.chalk` file of docs/formats/chalk.md: a zip of `job.json` and the art's sources. The same job gives the same

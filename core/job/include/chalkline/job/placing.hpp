@@ -53,6 +53,12 @@ enum class Along { x, y };
 /// `gap` the first stays and the others follow at that distance.
 Result<Job> distribute(Job job, const Ids& motifs, Along along, std::optional<double> gap = {});
 
+/// Over or under the others, as far as the next one or all the way. What lies over something covers it.
+enum class Stacking { forward, backward, to_front, to_back };
+/// Changes the order of the motifs, locked ones too: the last lies on top. REQUIRES of groups: all of them (see
+/// with_groups).
+Result<Job> stack(Job job, const Ids& motifs, Stacking to);
+
 /// One new group of the motifs; they leave their old ones. `ungroup` leaves single motifs.
 Result<Job> group(Job job, const Ids& motifs);
 Result<Job> ungroup(Job job, const Ids& motifs);

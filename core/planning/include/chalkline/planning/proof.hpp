@@ -27,6 +27,7 @@ struct DotFrame {
 /// A picture as the dots it is burned with.
 struct Proof {
     int motif = 0, step = 0;  ///< ids
+    std::size_t picture = 0;  ///< of the motif's art
     DotFrame frame;
     raster::Dots dots;                   ///< rows top down
     raster::DotStatistics statistics{};  ///< within `blob` of every place
@@ -37,6 +38,16 @@ struct Proof {
 
 /// Areas this far across without a bare dot are clogged, without a burned one bald, mm.
 inline constexpr double blob = 0.5;
+
+/// A motif that lies over another: what of it decides what is seen.
+struct PaintOver {
+    std::shared_ptr<const art::Artwork> art;
+    geometry::Transform place;
+    raster::Preparation preparation;
+    bool operator==(const PaintOver&) const = default;
+};
+/// The motifs that lie over this one of the job; none where its paint does not cover.
+std::vector<PaintOver> paint_over(const job::Job& job, const job::Motif& motif);
 
 /// Most dots of one picture.
 inline constexpr double most_dots = 400e6;
@@ -50,6 +61,9 @@ DotFrame dot_frame(const job::Motif& motif, std::size_t picture, const steps::St
 raster::Sight sight_of(const DotFrame& frame, const job::Motif& motif, std::size_t picture, int image_width,
                        int image_height, int width, int height);
 
+/// How much of full tone an area of this colour burns at in a step: 1 where its inks burn alike, 0 bare.
+double ink_share(Rgb rgb, const steps::StepSettings& settings);
+
 /// What the step's material makes of dots under a beam of this spot, mm.
 raster::Material material_of(const steps::StepSettings& settings, double spot);
 /// How its dots are set, the rest of the beam between them in dots.
@@ -57,9 +71,10 @@ raster::DitherSettings dots_of(const steps::StepSettings& settings);
 
 /// The picture's tones at the step's line pitch, worked out anew from the original: what of it stays (`kept`, see
 /// raster::kept), resampled at its final size and place, grey, tone, sharpening, light, the material's response, and
-/// dots last of all. Beyond the picture, its clip and its crop nothing burns. A picture of more than `most_dots` gives
-/// none, nor does work that was cancelled.
+/// dots last of all. Beyond the picture, its clip and its crop, and under paint that covers it, nothing burns. `over`:
+/// see paint_over. A picture of more than `most_dots` gives none, nor does work that was cancelled.
 Proof proof_of(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot,
-               const raster::GreyImage& kept, const Watch& watch = {});
+               const raster::GreyImage& kept, const std::vector<geometry::Region>& covers = {},
+               const Watch& watch = {});
 
 }  // namespace chalkline::planning

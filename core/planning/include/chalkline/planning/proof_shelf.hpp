@@ -11,14 +11,17 @@ class ProofShelf {
  public:
     ProofShelf();
     ~ProofShelf();
+    /// `over`: see paint_over.
     std::shared_ptr<const Proof> proof(const job::Motif& motif, std::size_t picture, const job::Step& step, double spot,
-                                       const Watch& watch = {});
+                                       const std::vector<PaintOver>& over, const Watch& watch = {});
     /// See raster::kept.
     std::shared_ptr<const raster::GreyImage> kept(const std::shared_ptr<const raster::RgbImage>& image,
                                                   const raster::Preparation& how);
 
  private:
     struct Shelves;
+    std::vector<geometry::Region> covers_of(const job::Motif& motif, std::size_t picture,
+                                            const std::vector<PaintOver>& over);
     std::unique_ptr<Shelves> shelves_;
 };
 

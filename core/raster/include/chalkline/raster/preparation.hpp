@@ -87,6 +87,8 @@ struct Material {
 /// which is bare.
 GreyImage light_of(const RgbImage& image, const GreyImage& kept, const Preparation& how, const Material& material,
                    const Sight& sight);
+/// How much of a flat colour burns, 0 bare … 1 full, as a picture of it would.
+double burned_share(Rgb colour, const Material& material);
 /// The same up to the tone, which is not applied: what the tone curve's histogram counts.
 GreyImage grey_of(const RgbImage& image, const Preparation& how, const Sight& sight);
 

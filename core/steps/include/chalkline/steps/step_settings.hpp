@@ -43,13 +43,20 @@ struct FillSettings {
         contours  ///< lines that follow the outline, one inside the other, a line pitch apart
     };
     enum class First { bottom, top, left, right };
+    /// How the inks of one step differ, along scan lines.
+    enum class Tones {
+        flat,   ///< all alike
+        power,  ///< the darker the ink, the more power, through the material's response
+        dots    ///< the darker the ink, the more dots; the edges stay exact
+    };
     Way way = Way::scan_lines;
     double angle = 0;             ///< of the scan lines, degrees counter-clockwise; 0: left to right
     bool crossed = false;         ///< a second time, across the first
     bool both_ways = true;        ///< every other line runs back; else all run one way
     First first = First::bottom;  ///< where the first line lies; with level lines left and right say where lines begin
     std::optional<Length> run_up{};  ///< none: from the machine's acceleration
-    bool outline_after = false;      ///< the outline is drawn as a line when the area is done
+    Tones tones = Tones::flat;
+    bool outline_after = false;  ///< the outline is drawn as a line when the area is done
     Length shift{};  ///< how far the lines that run back are moved along themselves, against the machine's backlash
 
     bool operator==(const FillSettings&) const = default;
@@ -115,7 +122,7 @@ struct StepSettings {
     Length line_pitch = Length::mm(0.1);  ///< engrave and picture: distance between scan lines
     FillSettings fill{};                  ///< engrave; of a picture angle, ways, first side, run-up and shift
     LineSettings line{};                  ///< score and cut
-    PictureSettings picture{};            ///< picture only
+    PictureSettings picture{};            ///< picture; of an engraving whose inks differ response, lowest and dots
 
     bool operator==(const StepSettings&) const = default;
 };

@@ -9,17 +9,17 @@
 
 #include <utility>
 
-namespace chalkline::art::clean {
+namespace chalkline::geometry {
 
 using TreePoint = boost::geometry::model::d2::point_xy<double>;
 using TreeBox = boost::geometry::model::box<TreePoint>;
 using BoxTree = boost::geometry::index::rtree<std::pair<TreeBox, std::size_t>, boost::geometry::index::quadratic<16>>;
 
-inline TreeBox tree_box(const geometry::Box& box) {
+inline TreeBox tree_box(const Box& box) {
     return {{box.left, box.bottom}, {box.right, box.top}};
 }
-inline auto touching(const geometry::Box& box) {
+inline auto touching(const Box& box) {
     return boost::geometry::index::intersects(tree_box(box));
 }
 
-}  // namespace chalkline::art::clean
+}  // namespace chalkline::geometry

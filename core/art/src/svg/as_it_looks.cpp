@@ -1,0 +1,76 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "as_it_looks.hpp"
+
+#include "compose/page_picture.hpp"
+
+#include <fmt/format.h>
+
+#include <cstdint>
+
+namespace chalkline::art::svg {
+namespace {
+
+using geometry::Box;
+
+void set(pugi::xml_node node, const char* name, const std::string& value) {
+    pugi::xml_attribute attribute = node.attribute(name);
+    if (!attribute) attribute = node.append_attribute(name);
+    attribute.set_value(value.c_str());
+}
+
+std::string base64(std::string_view bytes) {
+    static constexpr std::string_view digits = "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/";
+    std::string text;
+    for (std::size_t i = 0; i < bytes.size(); i += 3) {
+        std::uint32_t block = 0;
+        for (std::size_t k = 0; k < 3; ++k)
+            block = block << 8 | (i + k < bytes.size() ? static_cast<unsigned char>(bytes[i + k]) : 0U);
+        for (std::size_t k = 0; k < 4; ++k)
+            text += i + k <= bytes.size() ? digits[block >> (18 - 6 * k) & 63] : '=';
+    }
+    return text;
+}
+
+/// Files that were read beside the drawing go into it: the renderer looks at nothing outside.
+void embed_linked(const Scene& scene, pugi::xml_node node) {
+    for (pugi::xml_attribute attribute : node.attributes()) {
+        const std::string_view name = attribute.name();
+        if (name != "href" && !name.ends_with(":href")) continue;
+        for (const LinkedFile& file : scene.art.linked)
+            if (file.reference == attribute.value()) {
+                attribute.set_value(("data:;base64," + base64(*file.bytes)).c_str());
+                break;
+            }
+    }
+    for (pugi::xml_node child : node.children())
+        if (child.type() == pugi::node_element) embed_linked(scene, child);
+}
+
+struct Text : pugi::xml_writer {
+    std::string text;
+    void write(const void* data, std::size_t size) override { text.append(static_cast<const char*>(data), size); }
+};
+
+}  // namespace
+
+Result<void> draw_as_it_looks(const Scene& scene, const std::vector<pugi::xml_node>& thin_lines,
+                              const std::vector<double>& box, const Box& page) {
+    if (!scene.outside.renderer) return fail(error::not_rendered, {{"reason", "no renderer"}});
+    pugi::xml_node root = scene.document.root();
+    for (const pugi::xml_node& element : thin_lines)
+        set(element, "style", std::string(element.attribute("style").value()) + ";stroke:none !important");
+    if (!scene.art.linked.empty()) embed_linked(scene, root);
+    set(root, "width", fmt::format("{}px", page.width()));
+    set(root, "height", fmt::format("{}px", page.height()));
+    set(root, "viewBox", fmt::format("{} {} {} {}", box[0], box[1], box[2], box[3]));
+    if (!root.attribute("xmlns") && std::string_view(root.name()) == "svg")
+        set(root, "xmlns", "http://www.w3.org/2000/svg");
+    Text text;
+    root.print(text, "", pugi::format_raw);
+    const double dots_per_px = mm_per_px * scene.options.scale / *scene.options.as_picture;
+    return become_picture(scene.art, page, true, dots_per_px, [&](cairo_t* onto, double width, double height) {
+        return scene.outside.renderer->draw_svg(text.text, width, height, onto);
+    });
+}
+
+}  // namespace chalkline::art::svg

@@ -1,0 +1,225 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What we read, mix and burn against librsvg, which draws the same files by itself.
+#include "support/seen_drawings.hpp"
+
+#include <chalkline/art/reader.hpp>
+#include <chalkline/job/edits.hpp>
+#include <chalkline/machine/walk.hpp>
+#include <chalkline/planning/plan.hpp>
+#include <chalkline/surroundings/surroundings.hpp>
+
+#include <catch2/catch.hpp>
+
+#include <cmath>
+
+using namespace chalkline;
+
+namespace {
+
+constexpr double pitch = 0.1;  // mm
+
+std::string page(const std::string& inside) {
+    return "<svg xmlns='http://www.w3.org/2000/svg' xmlns:xlink='http://www.w3.org/1999/xlink' width='100mm' "
+           "height='50mm' viewBox='0 0 100 50' stroke-width='0.1'>" +
+           inside + "</svg>";
+}
+
+art::Artwork read_text(const std::string& text, const art::ReadOptions& options = {}) {
+    static const Surroundings surroundings;
+    auto art = art::read(std::make_shared<const std::string>(text), "t.svg", options, surroundings.of_nothing());
+    INFO((art ? std::string() : art.error().code));
+    REQUIRE(art);
+    return *art;
+}
+
+/// Brightness of the whole page over white, a value a dot, rows top down.
+struct Greys {
+    int width = 0, height = 0;
+    std::vector<int> values;
+    int at(int x, int y) const {
+        return values[static_cast<std::size_t>(y) * static_cast<std::size_t>(width) + static_cast<std::size_t>(x)];
+    }
+    /// Nothing changes round this place: no edge is near.
+    bool calm(int x, int y) const {
+        if (x < 1 || y < 1 || x >= width - 1 || y >= height - 1) return false;
+        for (int dy = -1; dy <= 1; ++dy)
+            for (int dx = -1; dx <= 1; ++dx)
+                if (std::abs(at(x + dx, y + dy) - at(x, y)) > 3) return false;
+        return true;
+    }
+};
+int grey(Rgb p) {
+    return (p.red * 299 + p.green * 587 + p.blue * 114 + 500) / 1000;
+}
+Greys greys_of(const raster::RgbImage& image) {
+    Greys greys{image.width, image.height, {}};
+    for (const Rgb p : image.pixels)
+        greys.values.push_back(grey(p));
+    return greys;
+}
+
+/// Of the drawings only this one shows nothing at all.
+const std::string all_white = test::drawings_seen.back().inside;
+
+/// The page as librsvg draws it.
+Greys looks(const std::string& text) {
+    art::ReadOptions options;
+    options.as_picture = pitch;
+    Greys greys{1000, 500, std::vector<int>(500'000, 255)};
+    if (text.find(all_white) != std::string::npos) return greys;  // nothing to burn is refused
+    const art::Artwork art = read_text(text, options);
+    for (const art::PlacedPicture& picture : art.pictures) {
+        const int left = static_cast<int>(std::lround(picture.place.e / pitch));
+        const int top = static_cast<int>(std::lround((art.page.y - picture.place.f - picture.place.d) / pitch));
+        for (int y = 0; y < picture.image->height; ++y)
+            for (int x = 0; x < picture.image->width; ++x)
+                greys.values[static_cast<std::size_t>((top + y) * 1000 + left + x)] =
+                    grey(picture.image->pixels[picture.image->index(x, y)]);
+    }
+    return greys;
+}
+
+double share_apart(const Greys& ours, const Greys& theirs, int far) {
+    REQUIRE(ours.values.size() == theirs.values.size());
+    std::size_t apart = 0;
+    for (std::size_t i = 0; i < ours.values.size(); ++i)
+        apart += std::abs(ours.values[i] - theirs.values[i]) > far ? 1 : 0;
+    return static_cast<double>(apart) / static_cast<double>(ours.values.size());
+}
+
+/// Dots of the page that some lit move goes over: everything but white burns.
+Greys burned(const std::string& text) {
+    job::Job job = job::add_art({}, std::make_shared<const art::Artwork>(read_text(text)), {});
+    job.motifs[0].place = geometry::Transform::move(50, 50);
+    std::erase_if(job.steps, [](const job::Step& step) { return step.settings.kind != steps::StepKind::engrave; });
+    Greys greys{1000, 500, std::vector<int>(500'000, 255)};
+    const auto planned = planning::plan(job, {});
+    if (!planned) return greys;
+    machine::walk(planned->program, [&](const machine::Stretch& s) {
+        if (s.power == 0) return;
+        const int y = std::clamp(static_cast<int>((50 - (s.from.y - 50)) / pitch), 0, 499);
+        const double from = (std::min(s.from.x, s.to.x) - 50) / pitch, to = (std::max(s.from.x, s.to.x) - 50) / pitch;
+        for (int x = std::max(0, static_cast<int>(std::ceil(from - 0.5))); x + 0.5 < to && x < 1000; ++x)
+            greys.values[static_cast<std::size_t>(y * 1000 + x)] = 0;
+    });
+    return greys;
+}
+
+}  // namespace
+
+TEST_CASE("what is read of paint over paint looks as another renderer draws it") {
+    for (const test::Seen& seen : test::drawings_seen) {
+        INFO(seen.what);
+        const std::string text = page(seen.inside);
+        CHECK(share_apart(greys_of(art::drawn(read_text(text), pitch)), looks(text), 24) < 0.01);
+    }
+}
+
+TEST_CASE("what burns is dark where another renderer is dark, and bare where it is bare") {
+    for (const test::Seen& seen : test::drawings_seen) {
+        INFO(seen.what);
+        const std::string text = page(seen.inside);
+        const Greys theirs = looks(text), ours = burned(text);
+        std::size_t calm = 0, wrong = 0;
+        for (int y = 0; y < 500; ++y)
+            for (int x = 0; x < 1000; ++x) {
+                if (!theirs.calm(x, y)) continue;
+                ++calm;
+                wrong += (theirs.at(x, y) < 250) != (ours.at(x, y) == 0) ? 1 : 0;
+            }
+        CHECK(static_cast<double>(wrong) < 0.01 * static_cast<double>(calm));
+    }
+}
+
+TEST_CASE("gradients, pictures and veils over them are mixed as another renderer mixes them") {
+    const std::string gradient =
+        "<linearGradient id='g'><stop stop-color='#204080'/><stop offset='1' stop-color='#fff' stop-opacity='0'/>"
+        "</linearGradient><radialGradient id='r'><stop stop-color='#fc0'/><stop offset='1' stop-color='#fc0' "
+        "stop-opacity='0'/></radialGradient>"
+        "<pattern id='p' width='4' height='4' patternUnits='userSpaceOnUse'><rect width='2' height='2' "
+        "opacity='.5'/></pattern>";
+    for (const std::string inside :
+         {"<rect width='60' height='30' fill='#a33'/><rect x='10' y='5' width='60' height='30' fill='url(#g)'/>",
+          "<rect width='60' height='30'/><circle cx='40' cy='20' r='15' fill='url(#r)'/>",
+          "<rect x='5' y='5' width='60' height='30' fill='url(#g)'/><rect x='20' width='20' height='50' fill='#fff' "
+          "opacity='.4'/>",
+          "<g opacity='.5'><rect x='5' y='5' width='60' height='30' fill='url(#g)'/><rect x='20' width='20' "
+          "height='50'/></g>",
+          "<rect width='60' height='30' fill='#7a7'/><rect x='10' y='5' width='60' height='30' fill='url(#p)'/>",
+          "<rect width='60' height='30' fill='url(#g)' opacity='.5'/><rect x='30' width='60' height='30' "
+          "fill='url(#g)' opacity='.5'/>"}) {
+        INFO(inside);
+        const std::string text = page(gradient + inside);
+        CHECK(share_apart(greys_of(art::drawn(read_text(text), pitch)), looks(text), 24) < 0.01);
+    }
+}
+
+TEST_CASE("more veils than inks can say become tones") {
+    std::string inside = "<rect width='90' height='40' fill='#fff'/>";
+    for (int i = 0; i < 40; ++i)
+        inside += "<circle cx='" + std::to_string(10 + i * 2) + "' cy='" + std::to_string(12 + i % 3 * 6) +
+                  "' r='8' fill='#" + std::to_string(100 + i * 17) + "' opacity='.4'/>";
+    const std::string text = page(inside);
+    const art::Artwork art = read_text(text);
+    CHECK_FALSE(art.pictures.empty());
+    CHECK(art::inks(art).size() < 40 + art.pictures.size());
+    CHECK(share_apart(greys_of(art::drawn(art, pitch)), looks(text), 24) < 0.01);
+}
+
+TEST_CASE("as it looks: everything a renderer knows, and thin lines stay lines") {
+    const std::string inside =
+        "<defs><filter id='f'><feGaussianBlur stdDeviation='1'/></filter>"
+        "<mask id='m'><rect width='100' height='50' fill='#888'/></mask>"
+        "<marker id='a' markerWidth='4' markerHeight='4'><circle cx='2' cy='2' r='2'/></marker></defs>"
+        "<rect x='10' y='10' width='20' height='20' filter='url(#f)'/>"
+        "<rect x='40' y='10' width='20' height='20' mask='url(#m)'/>"
+        "<path d='M70 10H90' stroke='#000' stroke-width='1' marker-end='url(#a)'/>"
+        "<text x='10' y='45' font-family='DejaVu Sans' font-size='6'>Pears</text>"
+        "<rect x='1' y='1' width='98' height='48' fill='none' stroke='#f00'/>";
+    art::ReadOptions options;
+    options.as_picture = pitch;
+    const art::Artwork art = read_text(page(inside), options);
+    REQUIRE(art.pictures.size() == 1);
+    REQUIRE(art.shapes.size() == 1);
+    CHECK(art.shapes[0].ink == Ink{{255, 0, 0}, InkKind::line});
+    CHECK(art.remarks.empty());
+    const Greys seen = looks(page(inside));
+    const auto mean = [&](int left, int top, int right, int bottom) {
+        double sum = 0;
+        for (int y = top; y < bottom; ++y)
+            for (int x = left; x < right; ++x)
+                sum += seen.at(x, y);
+        return sum / ((right - left) * (bottom - top));
+    };
+    CHECK(mean(180, 180, 220, 220) < 2);  // inside the blurred square
+    CHECK(mean(80, 150, 90, 250) > 200);  // its soft edge, fading out
+    CHECK(mean(80, 150, 90, 250) < 254);
+    CHECK(mean(420, 120, 580, 280) == Approx(255 * 0.533).margin(45));  // half there, by the mask
+    CHECK(mean(902, 104, 914, 112) < 200);                              // the marker
+    CHECK(mean(5, 300, 15, 400) == 255);                                // no red line in the picture
+    // Reading the job again gives the same.
+    const auto again = art::read_again(art, options, Surroundings().of_nothing());
+    REQUIRE(again);
+    CHECK(again->pictures[0].image->pixels == art.pictures[0].image->pixels);
+}
+
+TEST_CASE("a drawing as a picture is as fine as asked, as large as drawn, and bounded") {
+    art::ReadOptions options;
+    options.as_picture = 0.05;
+    const art::Artwork art = read_text(page("<rect x='10' y='10' width='30' height='20'/>"), options);
+    REQUIRE(art.pictures.size() == 1);
+    CHECK(art.pictures[0].image->width == 600);
+    CHECK(art.pictures[0].image->height == 400);
+    const geometry::Box box = art::bounds(art);
+    CHECK(box.left == Approx(10).margin(0.05));
+    CHECK(box.bottom == Approx(20).margin(0.05));
+    CHECK(box.width() == Approx(30).margin(0.05));
+    options.as_picture = 0.01;
+    options.scale = 50;
+    CHECK(read_text(page("<rect width='100' height='50'/>"), options).pictures[0].image->pixels.size() < 61e6);
+    // Without a renderer it is refused, with the reason.
+    const auto refused =
+        art::read(std::make_shared<const std::string>(page("<rect width='9' height='9'/>")), "t.svg", options);
+    REQUIRE_FALSE(refused);
+    CHECK(refused.error().code == art::error::not_rendered);
+}

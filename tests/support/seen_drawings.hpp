@@ -1,0 +1,203 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Small drawings of paint over paint and what is seen of them, worked out by hand.
+#pragma once
+#include <map>
+#include <string>
+#include <vector>
+
+namespace chalkline::test {
+
+/// mm² seen by colour; what is hidden altogether or left out by name is 0.
+using Areas = std::map<std::string, double>;
+
+struct Seen {
+    const char* what;
+    std::string inside;
+    Areas areas;
+};
+
+inline std::string rect(double x, double y, double w, double h, const std::string& how) {
+    const auto n = [](double v) { return std::to_string(v); };
+    return "<rect x='" + n(x) + "' y='" + n(y) + "' width='" + n(w) + "' height='" + n(h) + "' " + how + "/>";
+}
+
+inline const std::string solid = rect(0, 0, 20, 10, "");
+inline const std::string paint_black = "fill='#000'", paint_white = "fill='#fff'", paint_red = "fill='#f00'";
+inline constexpr double pi = 3.14159265358979;
+
+/// On a page of 100 × 50 mm in which a user unit is a millimetre.
+inline const std::vector<Seen> drawings_seen{
+    // covering
+    {"white on black", solid + rect(5, 2, 10, 6, paint_white), {{"#000000", 140}, {"#ffffff", 60}}},
+    {"black on white on black",
+     solid + rect(5, 2, 10, 6, paint_white) + rect(8, 4, 4, 2, paint_black),
+     {{"#000000", 148}, {"#ffffff", 52}}},
+    {"the same ink over itself counts once", solid + rect(10, 0, 20, 10, paint_black), {{"#000000", 300}}},
+    {"hidden altogether", solid + rect(0, 0, 20, 10, paint_red), {{"#000000", 0}, {"#ff0000", 200}}},
+    {"beside each other", solid + rect(20, 0, 20, 10, paint_red), {{"#000000", 200}, {"#ff0000", 200}}},
+    {"half over the edge", solid + rect(10, 0, 20, 10, paint_red), {{"#000000", 100}, {"#ff0000", 200}}},
+    {"three in a pile",
+     solid + rect(5, 0, 20, 10, paint_red) + rect(10, 0, 20, 10, "fill='#00f'"),
+     {{"#000000", 50}, {"#ff0000", 50}, {"#0000ff", 200}}},
+    {"order, not ink, decides", rect(0, 0, 20, 10, paint_red) + solid, {{"#ff0000", 0}, {"#000000", 200}}},
+    {"a ring lets the middle be seen",
+     solid + "<path d='M4 1H16V9H4Z M7 3H13V7H7Z' fill-rule='evenodd' fill='#fff'/>",
+     {{"#000000", 200 - 96 + 24}, {"#ffffff", 72}}},
+    {"a hole by direction",
+     solid + "<path d='M4 1H16V9H4Z M7 3V7H13V3Z' fill='#fff'/>",
+     {{"#000000", 200 - 96 + 24}, {"#ffffff", 72}}},
+    {"a circle",
+     solid + "<circle cx='10' cy='5' r='4' fill='#fff'/>",
+     {{"#000000", 200 - 16 * pi}, {"#ffffff", 16 * pi}}},
+    {"a turned square",
+     solid + "<rect x='8' y='3' width='4' height='4' fill='#fff' transform='rotate(45 10 5)'/>",
+     {{"#000000", 184}, {"#ffffff", 16}}},
+    {"a wide stroke covers",
+     solid + "<path d='M0 5H20' stroke='#fff' stroke-width='2' fill='none'/>",
+     {{"#000000", 160}, {"#ffffff", 40}}},
+    {"a thin line covers nothing", solid + "<path d='M0 5H20' stroke='#f00' fill='none'/>", {{"#000000", 200}}},
+    {"stroke over its own fill",
+     "<rect x='2' y='2' width='10' height='6' stroke='#f00' stroke-width='2'/>",
+     {{"#000000", 8 * 4}, {"#ff0000", 12 * 8 - 8 * 4}}},
+    {"a clip covers only inside",
+     "<clipPath id='c'><rect width='10' height='10'/></clipPath>" + solid +
+         rect(0, 2, 20, 6, "fill='#fff' clip-path='url(#c)'"),
+     {{"#000000", 140}, {"#ffffff", 60}}},
+    {"none is no paint", solid + rect(0, 0, 20, 10, "fill='none'"), {{"#000000", 200}}},
+    {"hidden elements cover nothing",
+     solid + rect(0, 0, 20, 10, "fill='#fff' visibility='hidden'"),
+     {{"#000000", 200}}},
+    {"display none covers nothing", solid + rect(0, 0, 20, 10, "fill='#fff' display='none'"), {{"#000000", 200}}},
+    {"used twice",
+     "<defs><rect id='r' width='4' height='4' fill='#fff'/></defs>" + solid +
+         "<use xlink:href='#r' x='2' y='2'/><use xlink:href='#r' x='4' y='2'/>",
+     {{"#000000", 176}, {"#ffffff", 24}}},
+    {"in groups",
+     "<g>" + solid + "</g><g><g>" + rect(5, 2, 10, 6, paint_white) + "</g></g>",
+     {{"#000000", 140}, {"#ffffff", 60}}},
+    {"a nested drawing",
+     solid + "<svg x='5' y='2' width='10' height='6'>" + rect(0, 0, 50, 50, paint_white) + "</svg>",
+     {{"#000000", 140}, {"#ffffff", 60}}},
+    {"reaching over the page",
+     rect(-10, 0, 20, 10, "") + rect(-5, 0, 10, 10, paint_white),
+     {{"#000000", 100}, {"#ffffff", 100}}},
+    {"touching edges",
+     solid + rect(0, 0, 10, 10, paint_white) + rect(10, 0, 10, 10, paint_red),
+     {{"#000000", 0}, {"#ffffff", 100}, {"#ff0000", 100}}},
+    {"checkers",
+     solid + rect(0, 0, 5, 5, paint_white) + rect(5, 5, 5, 5, paint_white) + rect(10, 0, 5, 5, paint_white),
+     {{"#000000", 125}, {"#ffffff", 75}}},
+
+    // translucency
+    {"30 % black", rect(0, 0, 20, 10, "opacity='0.3'"), {{"#b3b3b3", 200}}},
+    {"fill-opacity", rect(0, 0, 20, 10, "fill-opacity='0.3'"), {{"#b3b3b3", 200}}},
+    {"a percentage", rect(0, 0, 20, 10, "fill-opacity='30%'"), {{"#b3b3b3", 200}}},
+    {"rgba", rect(0, 0, 20, 10, "fill='rgba(0,0,0,0.3)'"), {{"#b3b3b3", 200}}},
+    {"hsla", rect(0, 0, 20, 10, "fill='hsla(0,0%,0%,0.3)'"), {{"#b3b3b3", 200}}},
+    {"eight digits", rect(0, 0, 20, 10, "fill='#0000004d'"), {{"#b2b2b2", 200}}},
+    {"both opacities", rect(0, 0, 20, 10, "opacity='0.5' fill-opacity='0.5'"), {{"#bfbfbf", 200}}},
+    {"group and own", "<g opacity='0.5'>" + rect(0, 0, 20, 10, "opacity='0.5'") + "</g>", {{"#bfbfbf", 200}}},
+    {"a colour", rect(0, 0, 20, 10, "fill='#f00' opacity='0.5'"), {{"#ff8080", 200}}},
+    {"opacity 0 is nothing", solid + rect(0, 0, 20, 10, "fill='#fff' opacity='0'"), {{"#000000", 200}}},
+    {"opacity 1 is opaque", solid + rect(5, 2, 10, 6, "fill='#fff' opacity='1'"), {{"#000000", 140}, {"#ffffff", 60}}},
+    {"a white veil on black",
+     solid + rect(5, 2, 10, 6, "fill='#fff' opacity='0.3'"),
+     {{"#000000", 140}, {"#4d4d4d", 60}}},
+    {"a shadow on white",
+     rect(0, 0, 20, 10, paint_white) + rect(5, 2, 10, 6, "opacity='0.2'"),
+     {{"#ffffff", 140}, {"#cccccc", 60}}},
+    {"a shadow on black is black", solid + rect(5, 2, 10, 6, "opacity='0.2'"), {{"#000000", 200}}},
+    {"over the edge of a solid",
+     solid + rect(10, 0, 20, 10, "fill='#fff' opacity='0.5'"),
+     {{"#000000", 100}, {"#808080", 100}, {"#ffffff", 100}}},
+    {"half over bare, half over red",
+     rect(0, 0, 10, 10, paint_red) + rect(5, 0, 10, 10, "opacity='0.5'"),
+     {{"#ff0000", 50}, {"#800000", 50}, {"#808080", 50}}},
+    {"two veils",
+     rect(0, 0, 20, 10, "opacity='0.5'") + rect(10, 0, 20, 10, "opacity='0.5'"),
+     {{"#808080", 200}, {"#404040", 100}}},
+    {"three veils in one place",
+     rect(0, 0, 10, 10, "opacity='0.5'") + rect(0, 0, 10, 10, "opacity='0.5'") + rect(0, 0, 10, 10, "opacity='0.5'"),
+     {{"#808080", 0}, {"#404040", 0}, {"#202020", 100}}},
+    {"a group fades as one",
+     "<g opacity='0.5'>" + rect(0, 0, 20, 10, "") + rect(10, 0, 20, 10, "") + "</g>",
+     {{"#808080", 300}}},
+    {"a group's own white covers inside it",
+     "<g opacity='0.5'>" + solid + rect(5, 2, 10, 6, paint_white) + "</g>",
+     {{"#808080", 140}, {"#ffffff", 60}}},
+    {"a faded group over a solid",
+     rect(0, 0, 40, 10, paint_red) + "<g opacity='0.5'>" + solid + rect(5, 2, 10, 6, paint_white) + "</g>",
+     {{"#ff0000", 200}, {"#800000", 140}, {"#ff8080", 60}}},
+    {"groups in groups",
+     "<g opacity='0.5'><g opacity='0.5'>" + solid + "</g>" + rect(20, 0, 10, 10, "") + "</g>",
+     {{"#bfbfbf", 200}, {"#808080", 100}}},
+    {"fill and stroke fade together",
+     "<rect x='2' y='2' width='10' height='6' stroke='#000' stroke-width='2' opacity='0.5'/>",
+     {{"#808080", 96}}},
+    {"fill fades under its stroke",
+     "<rect x='2' y='2' width='10' height='6' stroke='#000' stroke-width='2' fill-opacity='0.5'/>",
+     {{"#808080", 32}, {"#000000", 64}}},
+    {"stroke fades over its fill",
+     "<rect x='2' y='2' width='10' height='6' stroke='#fff' stroke-width='2' stroke-opacity='0.5'/>",
+     {{"#000000", 32}, {"#808080", 28}, {"#ffffff", 36}}},
+    {"a faded use",
+     "<defs><g id='r'><rect width='4' height='4'/><rect x='2' width='4' height='4'/></g></defs>"
+     "<use xlink:href='#r' opacity='0.5'/>",
+     {{"#808080", 24}}},
+    {"a faded symbol",
+     "<symbol id='s' opacity='0.5' viewBox='0 0 4 4'><rect width='4' height='4'/></symbol>"
+     "<use xlink:href='#s' width='4' height='4'/>",
+     {{"#808080", 16}}},
+    {"a veil covered later",
+     rect(0, 0, 20, 10, "opacity='0.5'") + rect(5, 2, 10, 6, paint_white),
+     {{"#808080", 140}, {"#ffffff", 60}}},
+    {"a veil under a hole",
+     solid + "<path d='M0 0H20V10H0Z M5 2H15V8H5Z' fill-rule='evenodd' fill='#fff' opacity='.5'/>",
+     {{"#808080", 140}, {"#000000", 60}}},
+    {"a round veil on a solid's corner",
+     solid + "<circle cx='20' cy='10' r='4' fill='#fff' opacity='0.5'/>",
+     {{"#000000", 200 - 4 * pi}, {"#808080", 4 * pi}, {"#ffffff", 12 * pi}}},
+    {"style sheets too",
+     "<style>.v{fill:#fff;opacity:.5}</style>" + solid + rect(5, 2, 10, 6, "class='v'"),
+     {{"#000000", 140}, {"#808080", 60}}},
+    {"currentColor with alpha",
+     "<g color='rgba(0,0,0,.5)'>" + rect(0, 0, 20, 10, "fill='currentColor'") + "</g>",
+     {{"#808080", 200}}},
+    {"a clipped veil",
+     "<clipPath id='c'><rect width='10' height='10'/></clipPath>" + solid +
+         rect(0, 2, 20, 6, "fill='#fff' opacity='.5' clip-path='url(#c)'"),
+     {{"#000000", 140}, {"#808080", 60}}},
+    {"a gradient of one colour is flat",
+     "<linearGradient id='g'><stop stop-opacity='.5'/><stop offset='1' stop-opacity='.5'/></linearGradient>" +
+         rect(0, 0, 20, 10, "fill='url(#g)'"),
+     {{"#808080", 200}}},
+    {"faded letters fade as one",
+     "<g opacity='.5'><path d='M0 0H4V4H0Z'/><path d='M3 0H7V4H3Z'/></g>",
+     {{"#808080", 28}}},
+    // masks
+    {"a hard mask",
+     "<mask id='m'><rect width='10' height='50' fill='#fff'/></mask>" + rect(0, 0, 20, 10, "mask='url(#m)'"),
+     {{"#000000", 100}}},
+    {"a mask with a hole",
+     "<mask id='m'><rect width='50' height='50' fill='#fff'/><rect x='5' y='2' width='10' height='6'/></mask>" +
+         rect(0, 0, 20, 10, "mask='url(#m)'"),
+     {{"#000000", 140}}},
+    {"a grey mask",
+     "<mask id='m'><rect width='50' height='50' fill='#808080'/></mask>" + rect(0, 0, 20, 10, "mask='url(#m)'"),
+     {{"#7f7f7f", 200}}},
+    {"a mask over a plate",
+     solid + "<mask id='m'><rect width='10' height='50' fill='#fff'/></mask>" +
+         rect(0, 2, 20, 6, "fill='#fff' mask='url(#m)'"),
+     {{"#000000", 140}, {"#ffffff", 60}}},
+    {"a mask of a group",
+     "<mask id='m' maskContentUnits='objectBoundingBox'><rect width='.5' height='1' fill='#fff'/></mask>"
+     "<g mask='url(#m)'>" +
+         solid + rect(5, 2, 10, 6, paint_white) + "</g>",
+     {{"#000000", 70}, {"#ffffff", 30}}},
+    {"an empty mask hides all",
+     solid + "<mask id='m'/>" + rect(0, 0, 20, 10, "fill='#f00' mask='url(#m)'"),
+     {{"#000000", 200}, {"#ff0000", 0}}},
+    {"a white shape faded on bare stays bare", rect(0, 0, 20, 10, "fill='#fff' opacity='.5'"), {{"#ffffff", 200}}},
+};
+
+}  // namespace chalkline::test
