@@ -86,7 +86,7 @@ const std::vector<ArtLayers::Layer>& ArtLayers::of(const job::Motif& motif) {
         std::size_t at = layers.size();
         if (!alone) at = lines_of.try_emplace(shape.ink, at).first->second;
         if (at == layers.size()) {
-            layers.push_back({shape.ink, i, {}});
+            layers.push_back({shape.ink, i, motif.art->read_with.cover, {}});
             layers.back().path.setFillRule(shape.rule == geometry::FillRule::even_odd ? Qt::OddEvenFill
                                                                                       : Qt::WindingFill);
         }
@@ -323,6 +323,9 @@ void ArtPainter::draw(QPainter& painter, const Camera& camera, const Highlight& 
     for_each_layer(painter, camera, [&](const ArtLayers::Layer& layer, const job::Step* step) {
         const bool filled = step && step->settings.kind == steps::StepKind::engrave;
         if (!step) {
+            // White that only covers is bare material, and looks like it.
+            const bool only_covers = layer.covers && layer.ink == Ink{{255, 255, 255}, InkKind::fill};
+            if (only_covers && !highlight.lights(layer.ink, std::nullopt)) return;
             QPen faint(roles_.control, 1, Qt::DotLine);
             faint.setCosmetic(true);
             stroke(painter, layer, faint);

@@ -30,6 +30,7 @@ class ArtLayers {
     struct Layer {
         Ink ink;
         std::size_t shape;  ///< one of those in it: what burns that burns all of it
+        bool covers;        ///< its art's paint covers what lies under it
         QPainterPath path;
         /// The path in short pieces for drawing lines: one long path takes QPainter seconds where it crosses itself
         /// often.
