@@ -16,11 +16,16 @@ std::string pdf(const std::vector<std::string>& contents) {
     std::vector<std::string> objects{
         "<</Type/Catalog/Pages 2 0 R>>",
         "<</Type/Pages/Count " + std::to_string(contents.size()) + "/Kids[" + kids + "]/MediaBox[0 0 144 72]>>"};
+    const std::string form = std::to_string(3 + 2 * contents.size());
     for (const std::string& content : contents) {
-        objects.push_back("<</Type/Page/Parent 2 0 R/Resources<<>>/Contents " + std::to_string(objects.size() + 2) +
-                          " 0 R>>");
+        objects.push_back("<</Type/Page/Parent 2 0 R/Resources<</ExtGState<</V<</ca 0.5>>>>/XObject<</G " + form +
+                          " 0 R>>>>/Contents " + std::to_string(objects.size() + 2) + " 0 R>>");
         objects.push_back("<</Length " + std::to_string(content.size()) + ">>stream\n" + content + "\nendstream");
     }
+    // /V lets half through; /G is a group of two squares that overlap.
+    const std::string group = "0 0 36 36 re f 18 0 36 36 re f";
+    objects.push_back("<</Type/XObject/Subtype/Form/BBox[0 0 144 72]/Group<</S/Transparency>>/Length " +
+                      std::to_string(group.size()) + ">>stream\n" + group + "\nendstream");
     std::string file = "%PDF-1.4\n", table;
     for (std::size_t i = 0; i < objects.size(); ++i) {
         char entry[32];
@@ -106,4 +111,19 @@ TEST_CASE("picture files come in at their size, or at an ordinary one, which is 
     width.picture_width = 45;
     CHECK(read_text(WordPictures::file(300, 200), width, outside)->page.y == Approx(30));
     CHECK(read_text(WordPictures::file(300, 200)).error().code == art::error::cannot_decode);
+}
+
+TEST_CASE("what lets through in a PDF is mixed, groups as a whole") {
+    constexpr double square = 12.7 * 12.7;  // mm², half an inch a side
+    const auto veil = read_text(pdf({"0 0 0 rg 0 0 36 36 re f /V gs 1 1 1 rg 18 0 36 36 re f"}));
+    REQUIRE(veil);
+    CHECK(summary_of(*veil, "#000000:fill").area == Approx(square / 2).epsilon(0.005));
+    CHECK(summary_of(*veil, "#808080:fill").area == Approx(square / 2).epsilon(0.01));
+    const auto group = read_text(pdf({"/V gs /G Do"}));
+    REQUIRE(group);
+    REQUIRE(inks(*group).size() == 1);
+    INFO(chalkline::to_text(inks(*group)[0].ink.rgb));
+    CHECK(std::abs(inks(*group)[0].ink.rgb.red - 128) <= 1);
+    CHECK(measured_inks(*group)[0].area == Approx(square * 1.5).epsilon(0.005));
+    CHECK(group->remarks.empty());
 }

@@ -33,6 +33,24 @@ Result<std::string> page_as_svg(PopplerPage* page, double width, double height) 
     return svg;
 }
 
+/// Cairo writes masks that count by opacity as masks by light whose content goes through a filter that turns the one
+/// into the other. Said in SVG's own word, areas can be cut by them.
+std::string with_alpha_masks(std::string svg) {
+    const auto replace_all = [&svg](std::string_view from, std::string_view to) {
+        std::string result;
+        std::size_t done = 0;
+        for (std::size_t at = svg.find(from); at != std::string::npos; at = svg.find(from, done)) {
+            result.append(svg, done, at - done).append(to);
+            done = at + from.size();
+        }
+        svg = result.append(svg, done);
+    };
+    if (svg.find("<filter id=\"alpha\"") == std::string::npos) return svg;
+    replace_all("<g filter=\"url(#alpha)\">", "<g>");
+    replace_all("<mask id=", "<mask mask-type=\"alpha\" id=");
+    return svg;
+}
+
 }  // namespace
 
 /// The page drawn small, over white.
@@ -66,8 +84,10 @@ Result<Artwork> read(const std::shared_ptr<const std::string>& bytes, const std:
     if (!(width > 0) || !(height > 0) || width * mm_per_pt > farthest_place || height * mm_per_pt > farthest_place)
         return fail(error::bad_size);
     if (watch.cancelled()) return fail(chalkline::error::cancelled);
-    const auto drawn = page_as_svg(page.get(), width, height);
+    auto drawn = page_as_svg(page.get(), width, height);
     if (!drawn) return tl::unexpected(drawn.error());
+    // A renderer knows the filter; areas do not.
+    if (!options.as_picture) drawn = with_alpha_masks(std::move(*drawn));
     auto art = svg::read(*drawn, name, {}, options, outside, watch);
     if (!art) return art;
     // Lines of the drawing in between mean nothing to anyone.
