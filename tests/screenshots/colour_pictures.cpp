@@ -3,28 +3,15 @@
 //     chalkline-colour-pictures FOLDER
 #include "mainwindow/main_window.hpp"
 #include "support/own_home.hpp"
+#include "support/window_driver.hpp"
 
 #include <QApplication>
-#include <QDeadlineTimer>
 #include <QDir>
 #include <QTest>
 #include <cstdio>
-#include <functional>
-
-namespace {
 
 using namespace chalkline;
-
-bool wait_for(const std::function<bool()>& condition, int milliseconds = 60000) {
-    const QDeadlineTimer deadline(milliseconds);
-    while (!condition()) {
-        if (deadline.hasExpired()) return false;
-        QTest::qWait(20);
-    }
-    return true;
-}
-
-}  // namespace
+using test::wait_for;
 
 int main(int argc, char** argv) {
     const chalkline::test::OwnHome home;

@@ -142,7 +142,7 @@ QPainterPath painter_path(const std::vector<geometry::Polyline>& lines, geometry
 
 void draw_picture(QPainter& painter, const art::PlacedPicture& picture, const geometry::Transform& to_px, bool covers) {
     const raster::RgbImage& pixels = *picture.image;
-    QImage image = pictures::view_of(pixels).copy();
+    QImage image = pictures::view_of(pixels);
     if (covers && !pixels.opacity.empty()) {
         // What lets through lies over bare material, or was mixed with what lies under it: only holes are open still.
         image = image.convertToFormat(QImage::Format_ARGB32);

@@ -16,15 +16,7 @@ bool cut(Shape& shape, const Box& box, const Region& region) {
     auto lines = shape.path.flatten();
     const Box own = geometry::bounds(lines);
     if (!geometry::overlap(own, box)) return false;
-    if (box.contains(own)) return true;
-    if (shape.ink.kind == InkKind::fill) {
-        lines = geometry::intersection({std::move(lines), shape.rule}, region).rings;
-        shape.rule = geometry::FillRule::non_zero;
-    } else {
-        lines = geometry::parts_inside(lines, region);
-    }
-    shape.path = geometry::path_of(lines);
-    return !lines.empty();
+    return box.contains(own) || cut_to(shape, std::move(lines), region);
 }
 
 bool cut(PlacedPicture& picture, const Box& box, const Region& region) {
@@ -42,6 +34,17 @@ Box mapped(const Box& box, const Transform& map) {
 }
 
 }  // namespace
+
+bool cut_to(Shape& shape, std::vector<geometry::Polyline> lines, const Region& area) {
+    if (shape.ink.kind == InkKind::fill) {
+        lines = geometry::intersection({std::move(lines), shape.rule}, area).rings;
+        shape.rule = geometry::FillRule::non_zero;
+    } else {
+        lines = geometry::parts_inside(lines, area);
+    }
+    shape.path = geometry::path_of(lines);
+    return !lines.empty();
+}
 
 void transform(Artwork& artwork, const Transform& map) {
     const double grown = std::sqrt(std::abs(geometry::cross({map.a, map.b}, {map.c, map.d})));

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mask.hpp"
 
+#include "page.hpp"
+
 #include <chalkline/geometry/combine.hpp>
 
 #include <algorithm>
@@ -18,19 +20,6 @@ double share_of(const Shape& shape, double alpha, bool by_alpha) {
     const Rgb rgb = shape.ink.rgb;
     const double light = (0.2125 * rgb.red + 0.7154 * rgb.green + 0.0721 * rgb.blue) / 255;
     return std::round((by_alpha ? alpha : light * alpha) * 255) / 255;
-}
-
-/// The part of a shape that lies in an area; false where none does.
-bool cut_to(Shape& shape, const Region& area) {
-    auto lines = shape.path.flatten({}, px_tolerance);
-    if (shape.ink.kind == InkKind::fill) {
-        lines = geometry::intersection({std::move(lines), shape.rule}, area).rings;
-        shape.rule = geometry::FillRule::non_zero;
-    } else {
-        lines = geometry::parts_inside(lines, area);
-    }
-    shape.path = geometry::path_of(lines);
-    return !lines.empty();
 }
 
 }  // namespace
@@ -73,7 +62,8 @@ void paint_masked(Composer& composer, Composer::Sheet drawn, const std::vector<M
             }
             if (i == drawn.shapes.size()) break;
             Shape part = drawn.shapes[i];
-            if (cut_to(part, level.area)) composer.put(std::move(part), drawn.alphas[i]);
+            if (cut_to(part, part.path.flatten({}, px_tolerance), level.area))
+                composer.put(std::move(part), drawn.alphas[i]);
         }
         composer.end_group(level.share);
     }

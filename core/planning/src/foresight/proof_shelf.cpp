@@ -96,7 +96,7 @@ std::vector<geometry::Region> ProofShelf::covers_of(const job::Motif& motif, std
         if (!paint) {
             paint = std::make_shared<const Covers>(planning::covers_of(
                 lies, [&](const art::PlacedPicture& placed) { return kept(placed.image, lies.preparation); },
-                [](std::size_t) { return true; }));
+                [&](std::size_t shape) { return flat_area(lies, shape); }));
             shelves_->paint.keep(key, paint);
         }
         const geometry::Point at = corner_of(lies);

@@ -83,19 +83,25 @@ Point corner_of(const job::Motif& motif) {
     return {motif.place.e, motif.place.f};
 }
 
-Covers covers_of(const job::Motif& motif, const KeptOf& kept, const std::function<bool(std::size_t)>& wanted) {
+std::shared_ptr<const Region> flat_area(const job::Motif& motif, std::size_t shape) {
+    const art::Shape& drawn = motif.art->shapes[shape];
+    return std::make_shared<const Region>(Region{drawn.path.flatten(lying(motif)), drawn.rule});
+}
+
+Covers covers_of(const job::Motif& motif, const KeptOf& kept, const AreaOf& area_of) {
     const art::Artwork& art = *motif.art;
     const PaintSequence sequence(art);
     std::vector<Cover> covers;
-    const auto add = [&](Region area, std::size_t order) {
-        const Box box = geometry::bounds(area.rings);
-        if (!box.empty()) covers.push_back({std::make_shared<const Region>(std::move(area)), box, order});
+    const auto add = [&](std::shared_ptr<const Region> area, std::size_t order) {
+        const Box box = area ? geometry::bounds(area->rings) : Box{};
+        if (!box.empty()) covers.push_back({std::move(area), box, order});
     };
     for (std::size_t i = 0; i < art.shapes.size(); ++i)
-        if (art.shapes[i].ink.kind == InkKind::fill && wanted(i))
-            add({art.shapes[i].path.flatten(lying(motif)), art.shapes[i].rule}, sequence.shapes[i]);
+        if (art.shapes[i].ink.kind == InkKind::fill) add(area_of(i), sequence.shapes[i]);
     for (std::size_t i = 0; i < art.pictures.size(); ++i)
-        add(geometry::mapped(area_of_picture(motif, i, *kept(art.pictures[i])), lying(motif)), sequence.pictures[i]);
+        add(std::make_shared<const Region>(
+                geometry::mapped(area_of_picture(motif, i, *kept(art.pictures[i])), lying(motif))),
+            sequence.pictures[i]);
     return Covers(std::move(covers));
 }
 

@@ -57,8 +57,13 @@ class Covers {
 /// Gives what of a picture stays, see raster::kept.
 using KeptOf = std::function<std::shared_ptr<const raster::GreyImage>(const art::PlacedPicture&)>;
 
-/// The areas and pictures of a motif that are wanted, as covers at the page's corner.
-Covers covers_of(const job::Motif& motif, const KeptOf& kept, const std::function<bool(std::size_t shape)>& wanted);
+/// Gives the area of a fill as it lies from the page's corner; null: it is not wanted.
+using AreaOf = std::function<std::shared_ptr<const geometry::Region>(std::size_t shape)>;
+
+/// The wanted areas of a motif and its pictures, as covers at the page's corner.
+Covers covers_of(const job::Motif& motif, const KeptOf& kept, const AreaOf& area);
+/// Flattens a shape as it lies from the page's corner.
+std::shared_ptr<const geometry::Region> flat_area(const job::Motif& motif, std::size_t shape);
 
 /// The motif's place without its shift: what copies have in common.
 geometry::Transform lying(const job::Motif& motif);

@@ -154,10 +154,7 @@ std::shared_ptr<const Region> JobShapes::area(std::size_t at, std::size_t shape)
     const job::Motif& motif = job_.motifs[at];
     auto& areas = areas_[copies_.kind_of(at)];
     areas.resize(motif.art->shapes.size());
-    if (!areas[shape]) {
-        const art::Shape& drawn = motif.art->shapes[shape];
-        areas[shape] = std::make_shared<const Region>(Region{drawn.path.flatten(lying(motif)), drawn.rule});
-    }
+    if (!areas[shape]) areas[shape] = flat_area(motif, shape);
     return areas[shape];
 }
 
@@ -193,7 +190,7 @@ CoverPile JobShapes::cover_pile(const job::Step& step, const Watch& watch) {
         if (!covers)
             covers = std::make_shared<const Covers>(covers_of(
                 motif, [&](const art::PlacedPicture& picture) { return shelf_.kept(picture.image, motif.preparation); },
-                [&](std::size_t shape) { return !job::Job::burns(step, motif, shape); }));
+                [&](std::size_t shape) { return job::Job::burns(step, motif, shape) ? nullptr : area(i, shape); }));
         if (!covers->empty()) pile.push_back({covers, corner_of(motif), i});
     }
     return CoverPile(std::move(pile));
