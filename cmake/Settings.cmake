@@ -15,6 +15,8 @@ add_compile_options(-Wall -Wextra -Wpedantic -Wshadow -Wnon-virtual-dtor -Woverl
 # GCC 12 warns about std::string's own insert when it is inlined (GCC bug 105651), and about members of the alternative
 # a std::variant does not hold (GCC bug 105562).
 add_compile_options($<$<CXX_COMPILER_ID:GNU>:-Wno-restrict> $<$<CXX_COMPILER_ID:GNU>:-Wno-maybe-uninitialized>)
+# Clang takes the constants of another file in a unity build for shadowed.
+add_compile_options($<$<CXX_COMPILER_ID:Clang>:-Wno-shadow>)
 
 option(CHALKLINE_SANITIZE "Build with address and undefined-behaviour sanitizers" OFF)
 if(CHALKLINE_SANITIZE)

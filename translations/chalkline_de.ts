@@ -2285,6 +2285,11 @@ eins je Zeile</translation>
       <translation>Rundes Stück ändern</translation>
     </message>
     <message>
+      <extracomment>app/machine/profile_sheet.cpp</extracomment>
+      <source>Changes power while it moves</source>
+      <translation>Ändert die Leistung, während sie fährt</translation>
+    </message>
+    <message>
       <extracomment>wording/src/swatch_words.cpp</extracomment>
       <source>Charred</source>
       <translation>Verkohlt</translation>
@@ -4424,6 +4429,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>It is not known whether this board (“{text}”) changes the beam's power while the head moves: the work might stay dark</source>
+      <translation>Ob diese Steuerung („{text}“) die Leistung des Strahls ändert, während der Kopf fährt, ist nicht bekannt: Die Arbeit bliebe vielleicht dunkel</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
       <source>It is shown as it is now. Make your change again if it is still wanted.</source>
       <translation>Es wird gezeigt, wie es jetzt ist. Die Änderung noch einmal machen, wenn sie noch gewollt ist.</translation>
     </message>
@@ -5966,6 +5976,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Nothing was sent. It needs a firmware with inline laser power switched on.</source>
       <translation>Nichts wurde gesendet. Nötig ist eine Firmware, bei der die Laserleistung während der Bewegung eingeschaltet ist.</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Nothing was sent. Tick in the machine's sheet that it does, then try it with something small.</source>
+      <translation>Nichts wurde gesendet. Im Blatt der Maschine ankreuzen, dass sie es tut, dann mit etwas Kleinem versuchen.</translation>
     </message>
     <message>
       <extracomment>app/trays/rehearse_tray.cpp</extracomment>

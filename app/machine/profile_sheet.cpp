@@ -260,6 +260,9 @@ void ProfileSheet::add_focus(QVBoxLayout* all) {
               profile.focus.probe_reach, [](Profile& p, double v) { p.focus.probe_reach = v; });
     add_choice(rows, tr("Air assist is turned on by"), {"M7", "M8"}, profile.air - 7,
                [](Profile& p, int v) { p.air = 7 + v; });
+    if (profile.dialect == machine::Dialect::line_by_line)
+        add_tick(rows, tr("Changes power while it moves"), profile.power_in_moves,
+                 [](Profile& p, bool v) { p.power_in_moves = v; });
     add_tick(rows, tr("A start button is wired to the controller"), profile.start_button,
              [](Profile& p, bool v) { p.start_button = v; });
 }

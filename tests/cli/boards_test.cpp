@@ -60,10 +60,13 @@ bool came_to(const RunningCommand& burn, int operation) {
     return false;
 }
 
-/// A profile with the controller's own figures.
+/// A profile with the controller's own figures, and what nobody but its maker can know.
 std::string profile_of(const SimulatorProcess& machine, const Scratch& scratch) {
     const std::string file = scratch / "machine.json";
     REQUIRE(run("settings " + machine.port() + " --save " + file).code == 0);
+    nlohmann::json profile = nlohmann::json::parse(std::ifstream(file));
+    profile["power_in_moves"] = true;
+    std::ofstream(file) << profile;
     return file;
 }
 
@@ -96,6 +99,54 @@ TEST_CASE("every board by the command line: found by asking, homed, framed, burn
         CHECK(machine.clean());
         CHECK(machine.figure("beam_on_mm") == Approx(dark ? 0 : tag_mm).margin(5));
     }
+}
+
+TEST_CASE("every board by the command line: stopped in the middle, and gone on with") {
+    const Scratch scratch;
+    for (const std::string& name : board_names()) {
+        if (name == "line-no-inline-power") continue;
+        INFO(name);
+        SimulatorProcess machine(CHALKLINE_SIM, "20", {"--board", name});
+        const std::string profile = profile_of(machine, scratch);
+        std::vector<std::string> words = burn_tag(machine);
+        words.insert(words.end(), {"--machine", profile});
+        RunningCommand burn(words);
+        REQUIRE(came_to(burn, in_the_middle));
+        CHECK(burn.end(SIGTERM) == 5);
+        CHECK(newest_burn()["end"] == "stopped");
+        const std::string go_on = "go-on --port " + machine.port() + " --machine " + profile;
+        // Without switches a board that starts anew with every connection does not know where its head is.
+        std::string stands;
+        if (name == "usb-restart") {
+            CHECK(run(go_on).code == 4);
+            const auto head = run("history 1 --json").json()["head_mm"];
+            stands = " --head-stands " + head[0].dump() + "," + head[1].dump();
+        }
+        REQUIRE(run(go_on + stands).code == 0);
+        CHECK(newest_burn()["end"] == "finished");
+        machine.finish();
+        const std::string report = machine.report();
+        CHECK(report.find("\"errors\": []") != std::string::npos);
+        CHECK(report.find("\"violations\": []") != std::string::npos);
+        CHECK(machine.figure("beam_on_mm") > tag_mm - 1);
+        // Where the place was lost, or no report says how far it came, more than a run is burned twice.
+        CHECK(machine.figure("beam_on_mm") < tag_mm + 6 * tag_run);
+    }
+}
+
+TEST_CASE("firmware that nobody knows burns when its profile says that it can") {
+    const Scratch scratch;
+    SimulatorProcess machine(CHALKLINE_SIM, "max", {"--board", "line-unknown-firmware"});
+    const std::string file = scratch / "saved.json";
+    REQUIRE(run("settings " + machine.port() + " --save " + file).code == 0);
+    const auto refused = run("burn " + tag_words() + " --json --port " + machine.port() + " --machine " + file);
+    CHECK(refused.code == 4);
+    CHECK(refused.out.find("machine.inline-power-unknown") != std::string::npos);
+    CHECK(
+        run("burn " + tag_words() + " --port " + machine.port() + " --machine " + profile_of(machine, scratch)).code ==
+        0);
+    machine.finish();
+    CHECK(machine.figure("beam_on_mm") == Approx(tag_mm).margin(5));
 }
 
 TEST_CASE("a signal ends a burn in the dark, and go-on burns what is left") {

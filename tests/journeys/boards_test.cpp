@@ -81,6 +81,15 @@ TEST_CASE("every board in the window: connected, its place settled, framed, burn
             REQUIRE(wait_for([&] { return driver.visible_text().contains("cannot change the beam's power"); }));
             continue;
         }
+        if (board.name == "line-unknown-firmware") {
+            REQUIRE(wait_for([&] { return driver.visible_text().contains("It is not known whether this board"); }));
+            machine::MachineProfile profile = driver->machine().flat_profile();
+            profile.power_in_moves = true;
+            driver->keeper().keep(profile);
+            REQUIRE(driver.wait_planned());
+            REQUIRE(press_enabled(driver, "Burn…"));
+            REQUIRE(press_enabled(driver, "Burn"));
+        }
         REQUIRE(wait_for([&] { return driver->desk().burned_at().has_value(); }, 120000));
         driver->machine().disconnect_now();
         machine.finish();

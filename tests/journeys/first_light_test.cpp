@@ -325,7 +325,7 @@ TEST_CASE("a board that reads one line after the other: found by asking, homed, 
         &driver.window());
     REQUIRE(wait_for([&] { return driver.button("Ask who is there") != nullptr; }));
     REQUIRE(driver.click("Ask who is there"));
-    REQUIRE(wait_for([&] { return driver.visible_text().contains("Answers: controller Lineboard"); }));
+    REQUIRE(wait_for([&] { return driver.visible_text().contains("Answers: controller Marlin"); }));
     REQUIRE(wait_for([&] { return driver.button("Ask who is there") != nullptr; }));
     REQUIRE(driver.click("Connect to it"));
     REQUIRE(wait_for([&] { return driver.idle(); }));

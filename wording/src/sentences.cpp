@@ -218,6 +218,10 @@ constexpr std::array sentences{
     Sentence{"machine.no-inline-power",
              S("This board cannot change the beam's power while the head moves (“{text}”): the work would stay dark"),
              S("Nothing was sent. It needs a firmware with inline laser power switched on.")},
+    Sentence{"machine.inline-power-unknown",
+             S("It is not known whether this board (“{text}”) changes the beam's power while the head moves: the work "
+               "might stay dark"),
+             S("Nothing was sent. Tick in the machine's sheet that it does, then try it with something small.")},
     Sentence{"simulator.bad-board", S("The board's file cannot be read at “{key}”"),
              S("docs/formats/simulator.md says how it is written.")},
     Sentence{"machine.answer-lost", S("The controller rests, but an answer of it never came"),

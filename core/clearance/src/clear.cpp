@@ -191,10 +191,11 @@ ProgramLimits limits_of(const job::Job& job, const std::vector<Check>& checks, c
 Clearance clear(const JobRequest& request, const Watch& watch) {
     const auto& [job, ground, options] = request;
     Clearance clearance;
-    auto plan = planning::plan(job, ground.machine, options, watch);
-    const auto lit = plan ? planning::lit_points(plan->program) : planning::drawn_points(job);
+    planning::FlatJob flat(job);
+    auto plan = planning::plan(flat, ground.machine, options, watch);
+    const auto lit = plan ? planning::lit_points(plan->program) : planning::drawn_points(flat);
     note_place(clearance, lit, &job, ground.machine);
-    clearance.checks = planning::check_job(job, ground, lit);
+    clearance.checks = planning::check_job(flat, ground, lit);
     if (!plan) {
         clearance.error = plan.error();
         return clearance;

@@ -42,20 +42,21 @@ bool is_halt(std::string_view line) {
 }
 
 /// Power within a move came with Marlin 2.0.6; earlier ones take S on a move for nothing and would burn in the dark.
-bool changes_power_in_moves(const std::string& firmware) {
+/// Of other firmware nobody knows.
+std::optional<bool> changes_power_in_moves(const std::string& firmware) {
     const auto name = firmware.find("Marlin");
-    if (name == std::string::npos) return true;  // nobody knows: it is tried
+    if (name == std::string::npos) return {};
     int major = 0, minor = 0, fix = 0;
     const auto digits = firmware.find_first_of("0123456789", name);
-    if (digits == std::string::npos) return true;
-    const int read = std::sscanf(firmware.c_str() + digits, "%d.%d.%d", &major, &minor, &fix);
-    return read < 2 || std::array{major, minor, fix} >= std::array{2, 0, 6};
+    if (digits == std::string::npos) return {};
+    if (std::sscanf(firmware.c_str() + digits, "%d.%d.%d", &major, &minor, &fix) < 2) return {};
+    return std::array{major, minor, fix} >= std::array{2, 0, 6};
 }
 
 }  // namespace
 
 void LineSession::handle(const std::string& line) {
-    heard_anything_ = true;
+    if (Opening* const opening = in<Opening>()) opening->heard_anything = true;
     events_.push_back(event::Wire{false, line});
     if (handle_card(line)) return;
     if (line == "start") {
@@ -64,7 +65,8 @@ void LineSession::handle(const std::string& line) {
         handle_ok();
     } else if (line.starts_with("FIRMWARE_NAME:")) {
         now_.version = line.substr(14, line.find(' ', 14) - 14);
-        knows_beam_ = knows_beam_ && changes_power_in_moves(line.substr(14, 60));
+        const auto changes = changes_power_in_moves(line.substr(14, 60));
+        power_in_moves_ = !changes ? PowerInMoves::unknown : *changes ? PowerInMoves::yes : PowerInMoves::no;
         announce();
     } else if (line.starts_with("X:")) {
         handle_place(line);
@@ -78,7 +80,7 @@ void LineSession::handle(const std::string& line) {
         handle_refusal(line);
     } else if (std::holds_alternative<reply::Garbled>(parse_reply(line))) {
         answer_is_missing();
-    } else if (lines_) {
+    } else if (sending()) {
         ++now_.chatter;
     }
 }
@@ -87,54 +89,58 @@ void LineSession::handle(const std::string& line) {
 void LineSession::handle_restart() {
     open_.clear();
     queued_ = questions();
-    cleared_ = asked_ = true;  // nobody's half line is left in it
-    restarted_ = true;
-    halted_ = resend_ = false;
+    resend_ = false;
     numbers_ = Numbers::unknown;
     last_number_ = 0;
-    now_.position_sure = now_.placed_by_hand = false;
-    lines_.reset();
-    card_.reset();
-    const bool told = ready_ && !stopped_activity_;
-    const Activity was = stopped_activity_ ? *stopped_activity_ : now_.activity;
-    if (stopped_activity_) {
-        stopped_activity_.reset();
-        stop_because_.reset();
-        now_.activity = Activity::none;
-        events_.push_back(event::Stopped{was, false, true});
-        announce();
-    } else if (told) {
+    forget_place();
+    if (const Stopping* const stopping = in<Stopping>()) {
+        const Activity stopped = stopping->stopped;
+        enter(AtEase{});
+        events_.push_back(event::Stopped{stopped, false, true});
+        return announce();
+    }
+    const Halted* const halted = in<Halted>();
+    if (halted && !halted->opened) enter(Opening{.since = clock_});
+    if (Opening* const opening = in<Opening>()) {
+        // Nobody's half line is left in it.
+        opening->cleared = opening->asked = opening->restarted = true;
+    } else if (conversing()) {
         fail_activity({std::string(error::reset_by_itself), {}, {}, 0});
     }
 }
 
 void LineSession::handle_halt(const std::string& line) {
-    if (std::exchange(halted_, true)) return;
-    lines_.reset();
+    if (in<Halted>() || in<GaveUp>()) return;
     queued_.clear();
     open_.clear();
-    if (stopped_activity_) now_.activity = *std::exchange(stopped_activity_, std::nullopt);
-    stop_because_.reset();
-    now_.position_sure = now_.placed_by_hand = false;
+    const Stopping* const stopping = in<Stopping>();
+    const Activity ended = stopping ? stopping->stopped : now_.activity;
+    enter(Halted{.opened = conversing()});
+    forget_place();
     now_.state = ControllerState::alarm;
-    fail_activity({std::string(error::board_halted), {{"text", line}}, {}, 0});
+    now_.stored_share.reset();
+    events_.push_back(event::Failed{ended, {std::string(error::board_halted), {{"text", line}}, {}, 0}});
+    announce();
 }
 
 /// The rest of a program would follow a line that was not understood.
 void LineSession::handle_refusal(const std::string& line) {
-    if (card_runs())
-        return begin_stop(Error{std::string(error::store_failed), {{"name", card_->file.name}, {"text", line}}, {}, 0});
+    if (card_runs()) {
+        const std::string& name = in<AtCard>()->file.name;
+        return begin_stop(Error{std::string(error::store_failed), {{"name", name}, {"text", line}}, {}, 0});
+    }
     if (open_.empty()) return;
     const std::string& text = open_.front().line.text;
     const Purpose purpose = open_.front().purpose;
     // What is asked at the beginning nobody has to know.
-    if (!ready_) {
-        if (purpose == Purpose::ask_beam && line.starts_with("echo:Unknown command")) knows_beam_ = false;
+    if (in<Opening>()) {
+        if (purpose == Purpose::ask_beam && line.starts_with("echo:Unknown command"))
+            power_in_moves_ = PowerInMoves::no;
         return;
     }
     // A number or checksum that did not arrive whole is asked for again behind this.
     if (open_.front().number > 0 && line.starts_with("Error:")) return;
-    if (!lines_ && now_.activity == Activity::none) return;
+    if (in<AtEase>()) return;
     Error refused{
         std::string(error::line_refused), {{"number", "20"}, {"text", text}}, {}, static_cast<int>(now_.lines_done)};
     if (purpose != Purpose::typed) return begin_stop(std::move(refused));
@@ -178,7 +184,7 @@ void LineSession::handle_place(const std::string& line) {
     const auto asked = std::find_if(open_.begin(), open_.end(), is_question);
     if (asked != open_.end()) asked->told = true;
     // Asked behind a line whose answer never came: the board has read that line, or it never had it.
-    if (open_.size() > 1 && open_.front().purpose != Purpose::where && !stopped_activity_) return ask_again();
+    if (open_.size() > 1 && open_.front().purpose != Purpose::where && !in<Stopping>()) return ask_again();
     compare_with_plan({x, y});
 }
 
@@ -188,37 +194,39 @@ void LineSession::handle_place(const std::string& line) {
 void LineSession::compare_with_plan(geometry::Point counted) {
     constexpr double near = 0.05;  // mm: two decimals
     constexpr int enough = 3;
-    if (!lines_ || writes_card() || stopped_activity_ || open_.size() != 1 || !planned_to_) return;
-    const double off = geometry::distance(counted, profile_.counted(*planned_to_));
+    Streaming* const streaming = in<Streaming>();
+    if (!streaming || !streaming->lines || open_.size() != 1 || !streaming->planned_to) return;
+    const double off = geometry::distance(counted, profile_.counted(*streaming->planned_to));
     if (off < near) {
-        ++plan_matches_;
-    } else if (plan_matches_ >= enough) {
-        now_.done = done_checked_;
-        now_.position_sure = now_.placed_by_hand = false;
+        ++streaming->plan_matches;
+    } else if (streaming->plan_matches >= enough) {
+        now_.done = streaming->done_checked;
+        forget_place();
         begin_stop(Error{std::string(error::off_way), {{"distance", fmt::format("{:.1f}", off)}}, {}, 0});
     } else {
-        plan_matches_ = -1'000'000;  // it tells something else
+        streaming->plan_matches = -1'000'000;  // it tells something else
     }
 }
 
 void LineSession::handle_ok() {
+    Streaming* const streaming = in<Streaming>();
+    // To a line of somebody else, and nobody knows what that did.
+    const auto is_stray = [&] {
+        if (streaming) now_.done = streaming->done_checked;
+        begin_stop(Error{std::string(error::stray_answer), {}, {}, 0});
+    };
     if (open_.empty()) {
-        // To a line of somebody else, and nobody knows what that did.
-        if (!lines_ || stopped_activity_) return;
-        now_.done = done_checked_;
-        return begin_stop(Error{std::string(error::stray_answer), {}, {}, 0});
+        if (sending()) is_stray();
+        return;
     }
     if (std::exchange(resend_, false)) {
         if (++tries_ <= most_tries) return write(open_.front().line, open_.front().number);
         return begin_stop(Error{std::string(error::answer_lost), {}, {}, 0});
     }
     // Its answer comes before its `ok`: this one belongs to a line of somebody else.
-    if (lines_ && open_.front().purpose == Purpose::where) {
-        if (!open_.front().told) {
-            now_.done = done_checked_;
-            return begin_stop(Error{std::string(error::stray_answer), {}, {}, 0});
-        }
-        done_checked_ = now_.done;
+    if (streaming && streaming->lines && open_.front().purpose == Purpose::where) {
+        if (!open_.front().told) return is_stray();
+        streaming->done_checked = now_.done;
     }
     const Open answered = std::move(open_.front());
     open_.pop_front();
@@ -226,22 +234,11 @@ void LineSession::handle_ok() {
 }
 
 void LineSession::handle_answered(const ProgramLine& line, Purpose purpose) {
-    // What does not move the head takes no room in the plan.
-    const bool moves =
-        (line.text.starts_with("G0 ") || line.text.starts_with("G1 ")) && (!line.to || line.to != planned_to_);
-    if (line.to) planned_to_ = line.to;
-    if (lines_ && line.operation >= 0 && moves) {
-        // Answered means planned: what the board may still hold is not done yet.
-        in_planner_.push_back(line);
-        if (static_cast<int>(in_planner_.size()) > profile_.planner_blocks) {
-            now_.done = {in_planner_.front().operation, in_planner_.front().part};
-            in_planner_.pop_front();
-        }
-    }
-    if (lines_ != nullptr && purpose != Purpose::where) ++now_.lines_done;
+    if (Streaming* const streaming = in<Streaming>()) note_planned(*streaming, line);
+    if (purpose == Purpose::program && line.ends_line) ++now_.lines_done;
     if (purpose == Purpose::ask_numbers && numbers_ != Numbers::yes) numbers_ = Numbers::no;
-    if (card_) handle_card_answer(line, purpose);
-    if (purpose == Purpose::typed) now_.position_sure = now_.placed_by_hand = false;
+    if (AtCard* const card = in<AtCard>()) handle_card_answer(*card, line, purpose);
+    if (purpose == Purpose::typed) forget_place();
     if (purpose == Purpose::home) {
         now_.position_sure = !profile_.turning;
         now_.placed_by_hand = false;
@@ -249,18 +246,31 @@ void LineSession::handle_answered(const ProgramLine& line, Purpose purpose) {
     if (purpose == Purpose::where && open_.empty()) finish_if_done();
 }
 
+/// Answered means planned: what the board may still hold is not done yet. What does not move the head takes no room in
+/// the plan.
+void LineSession::note_planned(Streaming& streaming, const ProgramLine& line) {
+    const bool moves =
+        (line.text.starts_with("G0 ") || line.text.starts_with("G1 ")) && (!line.to || line.to != streaming.planned_to);
+    if (line.to) streaming.planned_to = line.to;
+    if (!streaming.lines || line.operation < 0 || !moves) return;
+    streaming.in_planner.push_back(line);
+    if (static_cast<int>(streaming.in_planner.size()) <= profile_.planner_blocks) return;
+    now_.done = {streaming.in_planner.front().operation, streaming.in_planner.front().part};
+    streaming.in_planner.pop_front();
+}
+
 // ---------------------------------------------------------------- answers that do not come
 
 /// A board that is only busy says so, or answers when it is done. Where it is can be asked at any time: the answers
 /// come in order.
 void LineSession::tick_lost_answer() {
-    if (!ready_ || halted_ || open_.empty() || stopped_activity_) return;
+    if (!conversing() || open_.empty() || in<Stopping>() || in<Halted>()) return;
     if (clock_ - std::max(last_byte_, asked_again_) < asks_after) return;
     answer_is_missing();
 }
 
 void LineSession::answer_is_missing() {
-    if (!ready_ || open_.empty() || stopped_activity_ || open_.size() > 1) return;
+    if (!conversing() || in<Stopping>() || open_.size() != 1) return;
     asked_again_ = clock_;
     // Any question would become a line of the file.
     if (writes_card()) {
@@ -284,7 +294,7 @@ void LineSession::ask_again() {
     const bool moves = missing.line.text.starts_with("G0 ") || missing.line.text.starts_with("G1 ");
     if (missing.number == 0 && moves && !near(planned, stood_)) {
         // Neither of the line nor of the one before it: it counts from elsewhere.
-        now_.position_sure = now_.placed_by_hand = false;
+        forget_place();
         return begin_stop(Error{std::string(error::answer_lost), {}, {}, 0});
     }
     write(missing.line, missing.number);
@@ -294,9 +304,9 @@ void LineSession::ask_again() {
 // ---------------------------------------------------------------- the end of what was asked
 
 /// It counts from where it was switched on until it found home; what was known holds while it stayed on.
-void LineSession::settle_place() {
+void LineSession::settle_place(const Opening& opening) {
     const bool from_start = now_.position == geometry::Point{};
-    const bool continued = before_ && now_.position && !restarted_ && !from_start && !profile_.turning &&
+    const bool continued = before_ && now_.position && !opening.restarted && !from_start && !profile_.turning &&
                            before_->leads_to(*now_.position);
     now_.position_sure = now_.place_continued = continued;
     now_.placed_by_hand = continued && !before_->homed;
@@ -304,37 +314,37 @@ void LineSession::settle_place() {
 
 /// The answer to where the head is ends whatever was under way.
 void LineSession::finish_if_done() {
-    if (!queued_.empty() || lines_ || card_runs()) return;
+    if (!queued_.empty() || sending() || card_runs()) return;
     now_.state = ControllerState::idle;
-    if (!ready_) {
-        ready_ = true;
-        now_.activity = Activity::none;
-        settle_place();
+    if (const Opening* const opening = in<Opening>()) {
+        settle_place(*opening);
+        enter(AtEase{});
         events_.push_back(event::Ready{});
-    } else if (stopped_activity_) {
+    } else if (in<Stopping>()) {
         return finish_stop(true);
     } else if (const auto trouble = card_trouble()) {
         return fail_activity(*trouble);
     } else if (now_.activity != Activity::none) {
-        card_.reset();
+        const Activity done = now_.activity;
+        enter(AtEase{});
         now_.stored_share.reset();
-        events_.push_back(event::Finished{std::exchange(now_.activity, Activity::none)});
+        events_.push_back(event::Finished{done});
     }
     announce();
 }
 
 void LineSession::finish_stop(bool answered) {
-    const Activity stopped = *std::exchange(stopped_activity_, std::nullopt);
+    Stopping ended = std::move(*in<Stopping>());
+    enter(AtEase{});
     queued_.clear();
     open_.clear();
-    now_.activity = Activity::none;
     now_.stored_share.reset();
-    if (!answered || stopped == Activity::homing) now_.position_sure = now_.placed_by_hand = false;
+    if (!answered || ended.stopped == Activity::homing) forget_place();
     now_.state = ControllerState::idle;
-    if (stop_because_)
-        events_.push_back(event::Failed{stopped, *std::exchange(stop_because_, std::nullopt)});
+    if (ended.because)
+        events_.push_back(event::Failed{ended.stopped, std::move(*ended.because)});
     else
-        events_.push_back(event::Stopped{stopped, now_.position_sure, answered});
+        events_.push_back(event::Stopped{ended.stopped, now_.position_sure, answered});
     announce();
 }
 

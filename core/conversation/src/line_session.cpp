@@ -47,10 +47,30 @@ LineSession::LineSession(MachineProfile profile, double greeting_wait, std::opti
 
 // ---------------------------------------------------------------- what happens outside
 
+void LineSession::enter(LineState next) {
+    state_ = std::move(next);
+    now_.activity = activity_of(state_);
+}
+
+bool LineSession::conversing() const {
+    return !in<Closed>() && !in<Opening>() && !in<GaveUp>();
+}
+
+LineSource* LineSession::sending() const {
+    if (const Streaming* const streaming = in<Streaming>()) return streaming->lines.get();
+    const AtCard* const card = in<AtCard>();
+    return card ? card->written.get() : nullptr;
+}
+
+void LineSession::forget_place() {
+    now_.position_sure = now_.placed_by_hand = false;
+}
+
 void LineSession::opened(double now) {
-    clock_ = opened_at_ = last_byte_ = now;
+    clock_ = last_byte_ = now;
     now_ = {};
     now_.connected = true;
+    enter(Opening{.since = now});
     now_.can = {.hold = false,
                 .settings = false,
                 .pulse = false,
@@ -69,29 +89,38 @@ void LineSession::received(std::string_view bytes, double now) {
 
 void LineSession::tick(double now) {
     clock_ = now;
-    if (!now_.connected || gave_up_) return;
-    if (!cleared_ && clock_ - opened_at_ >= greeting_wait_) {
-        // Whoever asked here before may have left half a line; what it answers to that is no answer to us.
-        cleared_ = true;
-        out_ += "\n";
-    }
-    if (!asked_ && clock_ - opened_at_ >= greeting_wait_ + clearing) {
-        asked_ = true;
-        queued_ = questions();
-    }
-    if (!ready_ && clock_ - opened_at_ > greeting_wait_ + answer_patience) {
-        gave_up_ = true;
-        return fail_activity({std::string(heard_anything_ ? error::speaks_otherwise : error::silent), {}, {}, 0});
-    }
+    if (in<Closed>() || in<GaveUp>()) return;
+    tick_opening();
     tick_lost_answer();
-    if (stopped_activity_ && clock_ - stop_since_ > stop_wait) finish_stop(false);
+    if (const Stopping* const stopping = in<Stopping>(); stopping && clock_ - stopping->since > stop_wait)
+        finish_stop(false);
     if (now_.activity != Activity::none && clock_ - announced_ >= announce_every) announce();
     const double silent = clock_ - last_byte_;
-    if (ready_ && now_.activity != Activity::none && silent >= silence_limit) {
+    if (conversing() && now_.activity != Activity::none && silent >= silence_limit) {
         now_.silent_for = silent;
         announce();
     }
     send_next();
+}
+
+void LineSession::tick_opening() {
+    Opening* const opening = in<Opening>();
+    if (!opening) return;
+    const double waited = clock_ - opening->since;
+    // Whoever asked here before may have left half a line; what it answers to that is no answer to us.
+    if (!opening->cleared && waited >= greeting_wait_) {
+        opening->cleared = true;
+        out_ += "\n";
+    }
+    if (!opening->asked && waited >= greeting_wait_ + clearing) {
+        opening->asked = true;
+        queued_ = questions();
+    }
+    if (waited <= greeting_wait_ + answer_patience) return;
+    const auto code = opening->heard_anything ? error::speaks_otherwise : error::silent;
+    enter(GaveUp{});
+    events_.push_back(event::Failed{Activity::connecting, {std::string(code), {}, {}, 0}});
+    announce();
 }
 
 void LineSession::closed(const std::string& reason, double now) {
@@ -101,30 +130,41 @@ void LineSession::closed(const std::string& reason, double now) {
     now_.state = ControllerState::unknown;
     // What it was sent it may still carry out by itself.
     if (now_.remembered_place) now_.remembered_place->ahead = led_;
-    lines_.reset();
     queued_.clear();
     open_.clear();
     out_.clear();
-    if (stopped_activity_) now_.activity = *std::exchange(stopped_activity_, std::nullopt);
-    stop_because_.reset();
-    fail_activity({std::string(error::link_lost), {{"reason", reason}}, {}, 0});
+    const Stopping* const stopping = in<Stopping>();
+    const Activity ended = stopping ? stopping->stopped : now_.activity;
+    enter(Closed{});
+    now_.stored_share.reset();
+    events_.push_back(event::Failed{ended, {std::string(error::link_lost), {{"reason", reason}}, {}, 0}});
+    announce();
 }
 
 // ---------------------------------------------------------------- what the maker asks for
 
 Result<void> LineSession::require_free() const {
-    if (!now_.connected || !ready_) return fail(error::not_ready);
-    if (halted_) return fail(error::board_halted, {{"text", now_.version}});
-    if (now_.activity != Activity::none) return fail(error::busy, {{"state", std::string(to_text(now_.state))}});
+    if (!conversing()) return fail(error::not_ready);
+    if (in<Halted>()) return fail(error::board_halted, {{"text", now_.version}});
+    if (!in<AtEase>()) return fail(error::busy, {{"state", std::string(to_text(now_.state))}});
+    return {};
+}
+
+/// A board that passes over S on its moves burns a whole job in the dark.
+Result<void> LineSession::require_power_in_moves() const {
+    if (power_in_moves_ == PowerInMoves::no) return fail(error::no_inline_power, {{"text", now_.version}});
+    if (power_in_moves_ == PowerInMoves::unknown && !profile_.power_in_moves)
+        return fail(error::inline_power_unknown, {{"text", now_.version}});
     return {};
 }
 
 /// Commands, then a wait until the head stands, then the question where.
-Result<void> LineSession::move(Activity activity, std::vector<Command> lines) {
+Result<void> LineSession::move(LineState next, std::vector<Command> lines) {
     if (auto free = require_free(); !free) return free;
-    now_.activity = activity;
+    enter(std::move(next));
     now_.state = ControllerState::run;
-    queued_.assign(std::make_move_iterator(lines.begin()), std::make_move_iterator(lines.end()));
+    // Behind what a board is still asked that has just started anew.
+    queued_.insert(queued_.end(), std::make_move_iterator(lines.begin()), std::make_move_iterator(lines.end()));
     queued_.push_back({std::string(moves_done)});
     queued_.push_back({std::string(where), Purpose::where});
     announce();
@@ -137,7 +177,7 @@ Result<void> LineSession::home() {
     if (!profile_.turning && profile_.home == HomeCorner::none) return fail(error::no_homing);
     std::vector<Command> lines = way_to_rest(profile_.own_lines.after_home);
     lines.insert(lines.begin(), {"G28 X Y", Purpose::home});
-    return move(Activity::homing, std::move(lines));
+    return move(Acting{Activity::homing}, std::move(lines));
 }
 
 /// Lines of the maker's own, then the head out of the way.
@@ -168,7 +208,7 @@ Result<void> LineSession::jog(geometry::Point by, Speed speed) {
     }
     const geometry::Point counted = profile_.counted(by);
     const double feed = speed.mm_per_min() * geometry::norm(counted) / std::max(1e-9, geometry::norm(by));
-    return move(Activity::jogging,
+    return move(Acting{Activity::jogging},
                 {{"G21"},
                  {"G91"},
                  {fmt::format("G0 X{:.3f} {}{:.3f} F{:.0f}", counted.x, profile_.y_letter(), counted.y, feed)},
@@ -189,7 +229,7 @@ Result<void> LineSession::jog_on(geometry::Point, Speed) {
 
 Result<void> LineSession::move_focus(double by) {
     if (!profile_.z_axis) return fail(error::no_z_axis);
-    return move(Activity::jogging, {{"G21"}, {"G91"}, {fmt::format("G0 Z{:.3f} F300", by)}, {"G90"}});
+    return move(Acting{Activity::jogging}, {{"G21"}, {"G91"}, {fmt::format("G0 Z{:.3f} F300", by)}, {"G90"}});
 }
 
 /// On, wait and off are three lines with answers between them: what falls between would leave the beam on.
@@ -204,15 +244,15 @@ Result<void> LineSession::probe() {
 Result<void> LineSession::stands_at(geometry::Point place) {
     if (auto inside = require_on_bed(profile_, place); !inside) return inside;
     const geometry::Point counted = profile_.counted(place);
-    auto said =
-        move(Activity::jogging, {{fmt::format("G92 X{:.3f} {}{:.3f}", counted.x, profile_.y_letter(), counted.y)}});
+    auto said = move(Acting{Activity::jogging},
+                     {{fmt::format("G92 X{:.3f} {}{:.3f}", counted.x, profile_.y_letter(), counted.y)}});
     if (said) now_.position_sure = now_.placed_by_hand = true;
     return said;
 }
 
 Result<void> LineSession::release_motors() {
-    auto asked = move(Activity::jogging, {{"M84"}});
-    if (asked) now_.position_sure = now_.placed_by_hand = false;
+    auto asked = move(Acting{Activity::jogging}, {{"M84"}});
+    if (asked) forget_place();
     return asked;
 }
 
@@ -223,7 +263,7 @@ Result<void> LineSession::write_setting(int, double) {
 Result<void> LineSession::send_line(const std::string& text) {
     if (auto free = require_free(); !free) return free;
     if (!is_plain_line(text)) return fail(error::bad_line, {{"text", text}});
-    return move(Activity::jogging, {{text, text == who || text == where ? Purpose::plain : Purpose::typed}});
+    return move(Acting{Activity::jogging}, {{text, text == who || text == where ? Purpose::plain : Purpose::typed}});
 }
 
 Result<void> LineSession::frame(const clearance::ClearedProgram& program) {
@@ -239,15 +279,14 @@ Result<void> LineSession::start(Activity activity, const clearance::ClearedProgr
     if (auto right = require_cleared_for(program, profile_); !right) return right;
     if (!now_.position_sure) return fail(place_unknown(profile_));
     if (auto agreed = require_no_contradiction(profile_, facts()); !agreed) return agreed;
-    if (activity == Activity::burning && !knows_beam_) return fail(error::no_inline_power, {{"text", now_.version}});
-    now_.activity = activity;
+    if (activity == Activity::burning)
+        if (auto changes = require_power_in_moves(); !changes) return changes;
+    enter(Streaming{.activity = activity,
+                    .lines = std::make_unique<OneCommandLines>(program.lines()),
+                    .planned_to = now_.position});
     now_.state = ControllerState::run;
     now_.lines_done = 0;
-    now_.done = now_.begun = done_checked_ = {};
-    planned_to_ = now_.position;
-    plan_matches_ = 0;
-    in_planner_.clear();
-    lines_ = std::make_unique<OneCommandLines>(program.lines());
+    now_.done = now_.begun = {};
     announce();
     send_next();
     return {};
@@ -264,15 +303,11 @@ void LineSession::stop() {
 /// The board is told at once, before it answered the line on its way: it may have to wait for a long move with that.
 /// What it hears late it still does.
 void LineSession::begin_stop(std::optional<Error> because) {
-    if (!now_.connected || !ready_ || stopped_activity_ || now_.activity == Activity::none) return;
-    stop_because_ = std::move(because);
-    stopped_activity_ = std::exchange(now_.activity, Activity::stopping);
-    stop_since_ = clock_;
+    if (!in<Acting>() && !in<Streaming>() && !in<AtCard>()) return;
     // Without numbers: they count whatever the board missed.
     for (const Command& command : end_of_card_act())
         send_bare(command.text);
-    lines_.reset();
-    card_.reset();
+    enter(Stopping{.stopped = now_.activity, .because = std::move(because), .since = clock_});
     for (const char* line : {"M410", "M5", "M9"})
         send_bare(line);
     queued_ = {{std::string(where), Purpose::where}};
@@ -280,13 +315,13 @@ void LineSession::begin_stop(std::optional<Error> because) {
 }
 
 Result<void> LineSession::set_profile(const MachineProfile& profile) {
-    if (lines_) return fail(error::not_while_working);
+    if (sending()) return fail(error::not_while_working);
     const bool other_axis = profile.turning.has_value() != profile_.turning.has_value();
     // The head stands where it stood, and that is another place of the bed now.
     const std::optional<geometry::Point> was = now_.position;
     if (was) now_.position = profile.surface(profile_.counted(*was));
     profile_ = profile;
-    if (other_axis) now_.position_sure = now_.placed_by_hand = false;
+    if (other_axis) forget_place();
     if (other_axis || now_.position != was) announce();
     return {};
 }
@@ -302,11 +337,12 @@ std::vector<Event> LineSession::take_events() {
 // ---------------------------------------------------------------- sending
 
 void LineSession::send_next() {
-    if (!now_.connected || !open_.empty()) return;
+    if (in<Closed>() || !open_.empty()) return;
+    LineSource* const lines = sending();
     ProgramLine line;
     Purpose purpose = Purpose::program;
     const bool asks = queued_.empty() && clock_ - asked_where_ >= ask_where_every;
-    if (asks && (card_runs() || (lines_ && !writes_card()))) {
+    if (asks && (card_runs() || (lines && in<Streaming>()))) {
         line.text = card_runs() ? store_progress : where;
         purpose = card_runs() ? Purpose::plain : Purpose::where;
         asked_where_ = clock_;
@@ -314,11 +350,11 @@ void LineSession::send_next() {
         line.text = std::move(queued_.front().text);
         purpose = queued_.front().purpose;
         queued_.pop_front();
-    } else if (lines_ && !lines_->next(line)) {
-        if (!lines_->intact()) return begin_stop(Error{std::string(error::lines_changed), {}, {}, 0});
+    } else if (lines && !lines->next(line)) {
+        if (!lines->intact()) return begin_stop(Error{std::string(error::lines_changed), {}, {}, 0});
         // All is sent: done when the head stands.
         if (writes_card()) queued_.insert(queued_.end(), {{"M29"}, {std::string(list_card), Purpose::list_card}});
-        lines_.reset();
+        all_sent();
         if (now_.activity == Activity::burning)
             for (Command& own : way_to_rest(profile_.own_lines.at_end))
                 queued_.push_back(std::move(own));
@@ -329,6 +365,11 @@ void LineSession::send_next() {
         return;
     }
     send(std::move(line), purpose);
+}
+
+void LineSession::all_sent() {
+    if (Streaming* const streaming = in<Streaming>()) streaming->lines.reset();
+    if (AtCard* const card = in<AtCard>()) card->written.reset();
 }
 
 void LineSession::send(ProgramLine line, Purpose purpose) {
@@ -362,9 +403,10 @@ void LineSession::write(const ProgramLine& line, int number) {
 }
 
 void LineSession::fail_activity(Error error) {
-    card_.reset();
+    const Activity failed = now_.activity;
+    enter(AtEase{});
     now_.stored_share.reset();
-    events_.push_back(event::Failed{std::exchange(now_.activity, Activity::none), std::move(error)});
+    events_.push_back(event::Failed{failed, std::move(error)});
     announce();
 }
 

@@ -25,26 +25,33 @@ bool says(const std::string& line, std::initializer_list<std::string_view> words
 
 }  // namespace
 
+bool LineSession::writes_card() const {
+    const AtCard* const card = in<AtCard>();
+    return card && card->written;
+}
+
+bool LineSession::card_runs() const {
+    const AtCard* const card = in<AtCard>();
+    return card && card->runs;
+}
+
 Result<void> LineSession::list_store() {
-    if (auto free = require_free(); !free) return free;
-    card_ = Card{};
-    return move(Activity::storing, {{std::string(card_ready)}, {std::string(list_card), Purpose::list_card}});
+    return move(AtCard{}, {{std::string(card_ready)}, {std::string(list_card), Purpose::list_card}});
 }
 
 Result<void> LineSession::remove_stored(const std::string& name) {
-    if (auto free = require_free(); !free) return free;
-    card_ = Card{.act = Card::Act::remove, .file = {name, 0}};
-    return move(Activity::storing,
+    return move(AtCard{.act = AtCard::Act::remove, .file = {name, 0}},
                 {{std::string(card_ready)}, {"M30 " + name}, {std::string(list_card), Purpose::list_card}});
 }
 
 Result<void> LineSession::store(const std::string& name, const clearance::ClearedProgram& program) {
     if (auto free = require_free(); !free) return free;
     if (auto right = require_cleared_for(program, profile_); !right) return right;
-    card_ = Card{.act = Card::Act::write, .file = {name, 0}};
-    card_->lines = std::make_unique<OneCommandLines>(program.lines());
     now_.lines_done = 0;
-    return move(Activity::storing, {{std::string(card_ready)}, {"M28 " + name, Purpose::begin_file}});
+    return move(AtCard{.act = AtCard::Act::write,
+                       .file = {name, 0},
+                       .waiting = std::make_unique<OneCommandLines>(program.lines())},
+                {{std::string(card_ready)}, {"M28 " + name, Purpose::begin_file}});
 }
 
 Result<void> LineSession::run_stored(const StoredFile& file, const clearance::ClearedProgram& copy) {
@@ -52,18 +59,19 @@ Result<void> LineSession::run_stored(const StoredFile& file, const clearance::Cl
     if (auto right = require_cleared_for(copy, profile_); !right) return right;
     if (!now_.position_sure) return fail(place_unknown(profile_));
     if (auto agreed = require_no_contradiction(profile_, facts()); !agreed) return agreed;
-    if (!knows_beam_) return fail(error::no_inline_power, {{"text", now_.version}});
-    card_ = Card{.act = Card::Act::run, .file = file};
+    if (auto changes = require_power_in_moves(); !changes) return changes;
     now_.lines_done = 0;
-    now_.done = now_.begun = done_checked_ = {};
+    now_.done = now_.begun = {};
     now_.stored_share = 0;
-    return move(Activity::burning, {{std::string(card_ready)}, {std::string(list_card), Purpose::list_card}});
+    return move(AtCard{.act = AtCard::Act::run, .file = file},
+                {{std::string(card_ready)}, {std::string(list_card), Purpose::list_card}});
 }
 
 /// What the board says of its card. True when the line was about nothing else.
 bool LineSession::handle_card(const std::string& line) {
-    if (!card_ || line == "ok" || line.starts_with("ok ")) return false;
-    Card& card = *card_;
+    AtCard* const at_card = in<AtCard>();
+    if (!at_card || line == "ok" || line.starts_with("ok ")) return false;
+    AtCard& card = *at_card;
     if (line == "Begin file list") {
         card.in_listing = true;
         card.listing.clear();
@@ -106,7 +114,7 @@ bool LineSession::handle_card(const std::string& line) {
 
 /// The board read the file to its end: done when the head stands.
 void LineSession::end_card_run() {
-    if (!std::exchange(card_->runs, false)) return;
+    if (!std::exchange(in<AtCard>()->runs, false)) return;
     for (Command& own : way_to_rest(profile_.own_lines.at_end))
         queued_.push_back(std::move(own));
     queued_.push_back({std::string(moves_done)});
@@ -114,16 +122,15 @@ void LineSession::end_card_run() {
 }
 
 /// Nothing that burns is sent before the board said that it writes: it would carry it out.
-void LineSession::handle_card_answer(const ProgramLine& line, Purpose purpose) {
-    Card& card = *card_;
+void LineSession::handle_card_answer(AtCard& card, const ProgramLine& line, Purpose purpose) {
     if (writes_card()) {
         card.file.bytes += static_cast<std::int64_t>(line.text.size());
         ++card.line_count;
     }
     if (purpose == Purpose::begin_file && card.agreed) {
         queued_.clear();  // the end of a move: here it comes behind the lines
-        lines_ = std::move(card.lines);
-    } else if (purpose == Purpose::list_card && card.act == Card::Act::run && !card_trouble()) {
+        card.written = std::move(card.waiting);
+    } else if (purpose == Purpose::list_card && card.act == AtCard::Act::run && !card_trouble()) {
         queued_ = {{"M23 " + card.file.name, Purpose::open_file}};
     } else if (purpose == Purpose::open_file) {
         if (!card.agreed && card.said.empty()) card.said = line.text;
@@ -135,8 +142,9 @@ void LineSession::handle_card_answer(const ProgramLine& line, Purpose purpose) {
 
 /// What went wrong with the card, looked at when all that was asked is answered.
 std::optional<Error> LineSession::card_trouble() const {
-    if (!card_) return {};
-    const Card& card = *card_;
+    const AtCard* const at_card = in<AtCard>();
+    if (!at_card) return {};
+    const AtCard& card = *at_card;
     const std::string& name = card.file.name;
     if (card.absent) return Error{std::string(error::no_store), {{"text", card.said}}, {}, 0};
     const auto found = now_.stored ? find_stored(*now_.stored, name) : std::nullopt;
@@ -150,18 +158,18 @@ std::optional<Error> LineSession::card_trouble() const {
                      0};
     };
     switch (card.act) {
-        case Card::Act::list:
+        case AtCard::Act::list:
             return {};
-        case Card::Act::remove:
+        case AtCard::Act::remove:
             return found ? std::optional(failed()) : std::nullopt;
-        case Card::Act::write: {
+        case AtCard::Act::write: {
             if (!card.agreed || !found) return failed();
             // Boards end a line of a file with a line feed, most with a carriage return before it.
             const std::int64_t least = card.file.bytes + card.line_count;
             const bool whole = found->bytes == least || found->bytes == least + card.line_count;
             return whole ? std::nullopt : std::optional(differs(least + card.line_count));
         }
-        case Card::Act::run:
+        case AtCard::Act::run:
             if (!found) return Error{std::string(error::not_in_store), {{"name", name}}, {}, 0};
             if (found->bytes != card.file.bytes) return differs(card.file.bytes);
             return card.said.empty() ? std::nullopt : std::optional(failed());
@@ -171,8 +179,9 @@ std::optional<Error> LineSession::card_trouble() const {
 
 /// What has to be said before a stop: a file that is written would swallow it, and one that runs would go on behind it.
 std::vector<LineSession::Command> LineSession::end_of_card_act() const {
-    if (writes_card()) return {{"M29"}, {"M30 " + card_->file.name}};
-    if (card_ && card_->act == Card::Act::run) return {{"M25"}, {"M524"}};
+    const AtCard* const card = in<AtCard>();
+    if (writes_card()) return {{"M29"}, {"M30 " + card->file.name}};
+    if (card && card->act == AtCard::Act::run) return {{"M25"}, {"M524"}};
     return {};
 }
 

@@ -28,7 +28,7 @@ constexpr double settings_patience = 5;  // s for the answers to the settings qu
 
 void RealtimeSession::handle(const std::string& line) {
     if (line.empty()) return;
-    heard_anything_ = true;
+    if (Opening* const opening = in<Opening>()) opening->heard_anything = true;
     events_.push_back(event::Wire{false, line});
     const Reply reply = parse_reply(line);
     if (std::holds_alternative<reply::Ok>(reply)) return handle_answer({});
@@ -59,7 +59,7 @@ void RealtimeSession::handle_status(const reply::Status& status) {
     last_status_ = clock_;
     now_.state = status.state;
     now_.sub = status.sub;
-    if (greeting_ == Greeting::waiting || greeting_ == Greeting::at_work) handle_first_status();
+    if (Opening* const opening = in<Opening>()) handle_first_status(*opening);
     if (status.state != ControllerState::alarm) now_.alarm = 0;
     if (status.state == ControllerState::alarm) forget_place();
     handle_place(status);
@@ -69,11 +69,13 @@ void RealtimeSession::handle_status(const reply::Status& status) {
     handle_card_status(status);
     now_.pins = status.pins;
     if (status.accessories) now_.accessories = *status.accessories;
-    if (stopping_ == Stopping::holding && at_rest(status.state, status.sub)) {
-        came_to_rest_ = status.state != ControllerState::alarm;
-        reset_controller();
-    } else if (stopping_ == Stopping::confirming) {
-        end_stop(true);
+    if (Stopping* const stopping = in<Stopping>()) {
+        if (stopping->phase == Stopping::Phase::holding && at_rest(status.state, status.sub)) {
+            stopping->came_to_rest = status.state != ControllerState::alarm;
+            reset_controller();
+        } else if (stopping->phase == Stopping::Phase::confirming) {
+            end_stop(true);
+        }
     }
     compare_with_route();
     compare_queue();
@@ -90,11 +92,13 @@ void RealtimeSession::handle_place(const reply::Status& status) {
     if (!machine && status.work && work_offset_) machine = used_axes(*status.work, status.turned) + *work_offset_;
     if (!machine) return;
     machine_at_ = *machine * unit();
-    if (just_homed_) find_origin_after_homing(*machine_at_);
+    const Homing* const homing = in<Homing>();
+    const bool home_found = homing && homing->found;
+    if (home_found) find_origin_after_homing(*machine_at_);
     now_.position = profile_.surface(*machine_at_ - origin_);
-    if (std::exchange(just_homed_, false)) end_homing();
-    const bool off_bed = !profile_.turning && now_.position_sure && now_.placed_by_hand &&
-                         now_.activity == Activity::none && !profile_.bed().contains(*now_.position, off_bed_limit);
+    if (home_found) end_homing();
+    const bool off_bed = !profile_.turning && now_.position_sure && now_.placed_by_hand && in<AtEase>() &&
+                         !profile_.bed().contains(*now_.position, off_bed_limit);
     if (!off_bed) return;
     forget_place();
     const std::string place = fmt::format("{:.1f}, {:.1f}", now_.position->x, now_.position->y);
@@ -109,35 +113,37 @@ void RealtimeSession::handle_overrides(const reply::Status& status) {
     if (!status.power_override || now_.power_trim == asked_trim_.power || clock_ < trim_asked_at_ + taken_within)
         return;
     now_.power_at_board = asked_trim_.power = now_.power_trim;
-    if (streamer_ && streamer_->step() >= 0) now_.trims[streamer_->step()] = {now_.speed_trim, now_.power_trim};
+    const Streaming* const streaming = in<Streaming>();
+    const std::int32_t step = streaming ? streaming->streamer->step() : -1;
+    if (step >= 0) now_.trims[step] = {now_.speed_trim, now_.power_trim};
 }
 
 /// Home is found when the head's place is known.
 void RealtimeSession::end_homing() {
-    now_.activity = Activity::none;
-    events_.push_back(event::Finished{Activity::homing});
+    finish_activity();
     go_to_rest(profile_.own_lines.after_home);
 }
 
 /// What is found may be at work, hold half a line, or stand with its beam still asked for: it is let come to rest, then
 /// reset, which costs a resting controller nothing.
-void RealtimeSession::handle_first_status() {
-    slept_ = slept_ || now_.state == ControllerState::sleep;
+void RealtimeSession::handle_first_status(Opening& opening) {
+    if (opening.phase != Opening::Phase::waiting && opening.phase != Opening::Phase::at_work) return;
+    opening.slept = opening.slept || now_.state == ControllerState::sleep;
     if (!at_rest(now_.state, now_.sub) && now_.state != ControllerState::sleep &&
         now_.state != ControllerState::check) {
-        greeting_ = Greeting::at_work;
+        opening.phase = Opening::Phase::at_work;
         return;
     }
-    greeting_ = Greeting::resetting;
-    opened_at_ = clock_;
+    opening.phase = Opening::Phase::resetting;
+    opening.since = clock_;
     send_realtime(soft_reset, "reset");
 }
 
 /// Boards say this and that. It stops nothing: whether an answer is missing is seen when the controller rests.
 void RealtimeSession::handle_text(const std::string& text) {
-    if (card_)
-        if (auto file = parse_stored(text, profile_.dialect)) card_->listing.push_back(std::move(*file));
-    if (streamer_ && text[0] != '[' && text[0] != '<') ++now_.chatter;
+    if (AtCard* const card = in<AtCard>())
+        if (auto file = parse_stored(text, profile_.dialect)) card->listing.push_back(std::move(*file));
+    if (in<Streaming>() && text[0] != '[' && text[0] != '<') ++now_.chatter;
 }
 
 /// It may have been a refusal, and going on would leave a gap; or a message that only looks like an answer.
@@ -151,30 +157,42 @@ void RealtimeSession::handle_garbled(const std::string& text) {
 
 /// Two reports one after the other: a single one may itself be garbled.
 void RealtimeSession::compare_with_route() {
-    if (!streamer_ || stopping_ != Stopping::no || !now_.position) return;
-    if (const auto seen = streamer_->route().done_at(*now_.position)) done_seen_ = seen;
-    const double off = streamer_->route().distance(*now_.position);
+    Streaming* const streaming = in<Streaming>();
+    if (!streaming || !now_.position) return;
+    const Route& route = streaming->streamer->route();
+    if (const auto seen = route.furthest_done_at(*now_.position)) streaming->furthest_done = seen;
+    const double off = route.distance(*now_.position);
     if (off < off_way_limit) {
-        reports_off_way_ = 0;
-    } else if (++reports_off_way_ == 1) {
+        streaming->reports_off_way = 0;
+        note_done(*streaming);
+    } else if (++streaming->reports_off_way == 1) {
         send_realtime(status_request, nullptr);
     } else {
         begin_stop(Error{std::string(error::off_way), {{"distance", fmt::format("{:.1f}", off)}}, {}, 0});
     }
 }
 
+/// What the head has left behind is done, however many moves the controller holds. Two reports one after the other say
+/// so: a single one may itself be garbled.
+void RealtimeSession::note_done(Streaming& streaming) {
+    const auto surely = streaming.streamer->route().surely_done_at(*now_.position, now_.done);
+    const auto before = std::exchange(streaming.surely_done, surely);
+    if (!surely || !before || streaming.draining || streaming.looks_dark()) return;
+    now_.done = std::max(now_.done, std::min(*surely, *before));
+}
+
 /// Never more moves are answered and not done than the controller's queue holds: more than it ever held means that an
 /// answer came twice, and that its buffer is asked for more than it has. How many it holds differs from build to build
 /// and is learned from the first reports of a burn.
 void RealtimeSession::compare_queue() {
-    if (!streamer_ || stopping_ != Stopping::no || draining_ || !now_.position || now_.state != ControllerState::run)
-        return;
+    Streaming* const streaming = in<Streaming>();
+    if (!streaming || streaming->draining || !now_.position || now_.state != ControllerState::run) return;
     constexpr int enough_reports = 20;
-    const bool learned = reports_of_queue_ >= enough_reports;
-    if (streamer_->queue_was_filled()) ++reports_of_queue_;
-    const int held = streamer_->route().held_beyond(*now_.position);
-    if (held <= most_held_) return;
-    most_held_ = held;
+    const bool learned = streaming->reports_of_queue >= enough_reports;
+    if (streaming->streamer->queue_was_filled()) ++streaming->reports_of_queue;
+    const int held = streaming->streamer->route().held_beyond(*now_.position);
+    if (held <= streaming->most_held) return;
+    streaming->most_held = held;
     if (learned && held >= planner_blocks_) drain({std::string(error::stray_answer), {}, {}, 0});
 }
 
@@ -183,21 +201,22 @@ void RealtimeSession::compare_queue() {
 /// lit at that place, and only a run of them that cannot be chance means that the beam is gone (Wald's sequential test,
 /// 1945, with odds fixed beforehand). A board that was never seen to tell its beam is not judged by it.
 void RealtimeSession::compare_beam(const reply::Status& status) {
-    if (!streamer_ || stopping_ != Stopping::no || now_.activity != Activity::burning || !now_.position) return;
+    Streaming* const streaming = in<Streaming>();
+    if (!streaming || streaming->activity != Activity::burning || !now_.position) return;
     const bool lit = looks_lit(status);
     const bool tells = (tells_power_ && status.power) || (tells_beam_ && status.accessories);
     if (lit || !tells) {
-        if (!looks_dark()) done_lit_ = now_.done;
-        odds_of_dark_ = 1;
+        if (!streaming->looks_dark()) streaming->done_lit = now_.done;
+        streaming->odds_of_dark = 1;
         return;
     }
     if (status.state != ControllerState::run) return;
     // A report is rounded, and its figures are some hundredths of a second apart.
     constexpr double trust = 0.7, chance = 1e-6;
-    odds_of_dark_ *= 1 - trust * streamer_->route().likely_lit(*now_.position).value_or(0);
+    streaming->odds_of_dark *= 1 - trust * streaming->streamer->route().likely_lit(*now_.position).value_or(0);
     // What may have stayed dark is not surely done, whatever stops the burn.
-    if (looks_dark()) now_.done = done_lit_;
-    if (odds_of_dark_ > chance) return;
+    if (streaming->looks_dark()) now_.done = streaming->done_lit;
+    if (streaming->odds_of_dark > chance) return;
     begin_stop(Error{std::string(error::beam_taken), {}, {}, 0});
 }
 
@@ -210,15 +229,15 @@ bool RealtimeSession::looks_lit(const reply::Status& status) {
 }
 
 void RealtimeSession::handle_answer(std::optional<int> error_number) {
-    if (stopping_ != Stopping::no) return;  // answers to what the reset throws away
+    if (in<Stopping>()) return;  // answers to what the reset throws away
     last_line_ = clock_;
     if (!open_.empty())
         handle_command_answer(error_number);
-    else if (streamer_)
-        handle_stream_answer(error_number);
+    else if (Streaming* const streaming = in<Streaming>())
+        handle_stream_answer(*streaming, error_number);
     else if (card_runs() && error_number)
         begin_stop(Error{std::string(error::line_refused),
-                         {{"number", std::to_string(*error_number)}, {"text", card_->file.name}},
+                         {{"number", std::to_string(*error_number)}, {"text", in<AtCard>()->file.name}},
                          {},
                          0});
 }
@@ -228,10 +247,9 @@ void RealtimeSession::handle_command_answer(std::optional<int> error_number) {
     open_.pop_front();
     if (!error_number) return carried_out(command);
     // Build info and offsets are nice to have; a controller without them still works.
-    if (greeting_ == Greeting::settings) return;
-    if (card_) return handle_card_refusal(command.purpose, *error_number);
+    if (in<Opening>()) return;
+    if (in<AtCard>()) return handle_card_refusal(command.purpose, *error_number);
     queued_.clear();
-    streamer_.reset();
     fail_activity(
         {std::string(error::line_refused), {{"number", std::to_string(*error_number)}, {"text", command.text}}, {}, 0});
 }
@@ -246,9 +264,9 @@ void RealtimeSession::carried_out(const Command& command) {
             queue_command({"$$"});
             return announce();
         case Purpose::home:
+            enter(Homing{.found = true});
             now_.position_sure = !profile_.turning;
             now_.placed_by_hand = false;
-            just_homed_ = true;
             now_.position.reset();  // the last report counted from elsewhere
             now_.alarm = 0;
             now_.state = ControllerState::idle;
@@ -259,15 +277,16 @@ void RealtimeSession::carried_out(const Command& command) {
             now_.alarm = 0;
             return announce();
         case Purpose::jog:
-            if (std::exchange(cancel_wanted_, false)) send_realtime(jog_cancel, "jog cancel");
+            if (Jogging* const jogging = in<Jogging>(); jogging && std::exchange(jogging->cancel_wanted, false))
+                send_realtime(jog_cancel, "jog cancel");
             return;
         case Purpose::end_probe:
             // Up from where it touched until the beam is in focus.
-            now_.activity = Activity::jogging;
+            enter(Jogging{});
             queue_command({fmt::format("$J=G91G21Z{:.3f}F300", profile_.focus.above_touch), Purpose::jog});
             return announce();
         case Purpose::end_pulse:
-            events_.push_back(event::Finished{std::exchange(now_.activity, Activity::none)});
+            finish_activity();
             return announce();
         case Purpose::write_setting:
             settings_[command.number] = command.value;
@@ -275,42 +294,44 @@ void RealtimeSession::carried_out(const Command& command) {
         case Purpose::program_settings:
             if (const auto set = require_settings(); !set && now_.activity == Activity::burning) {
                 queued_.clear();
-                streamer_.reset();
                 fail_activity(set.error());
             }
             return;
         case Purpose::program_origin:
             place_bed_origin();
-            if (card_) handle_card_answer(command.purpose);
+            if (in<AtCard>()) handle_card_answer(command.purpose);
             return;
         case Purpose::list_store_by_path:
         case Purpose::list_store_in_brief:
         case Purpose::change_store:
         case Purpose::run_stored_file:
-            if (card_) handle_card_answer(command.purpose);
+            if (in<AtCard>()) handle_card_answer(command.purpose);
             return;
     }
 }
 
 /// An answer to nothing of ours: somebody else sent a line, and what it did nobody knows.
-void RealtimeSession::handle_stream_answer(std::optional<int> error_number) {
-    const auto line = streamer_->answered();
+void RealtimeSession::handle_stream_answer(Streaming& streaming, std::optional<int> error_number) {
+    Streamer& streamer = *streaming.streamer;
+    const auto line = streamer.answered();
     if (!line) {
-        now_.done = done_lit_;
+        now_.done = streaming.done_lit;
         return begin_stop(Error{std::string(error::stray_answer), {}, {}, 0});
     }
     if (error_number) {
         begin_stop(Error{std::string(error::line_refused),
                          {{"number", std::to_string(*error_number)}, {"text", line->text}},
                          {},
-                         static_cast<int>(streamer_->acknowledged())});
+                         static_cast<int>(streamer.acknowledged())});
         return;
     }
-    now_.lines_done = streamer_->acknowledged();
-    if (draining_ || looks_dark()) return;  // which line this answers, or whether it burned, is not sure
+    now_.lines_done = streamer.acknowledged();
+    if (streaming.draining || streaming.looks_dark())
+        return;  // which line this answers, or whether it burned, is not sure
     // An answer only says that a line was read. Where the head was seen bounds what is done.
-    const ProgramPlace seen = streamer_->route().known() ? done_seen_.value_or(ProgramPlace{}) : streamer_->done();
-    now_.done = std::max(now_.done, std::min(streamer_->done(), seen));
+    const ProgramPlace seen =
+        streamer.route().known() ? streaming.furthest_done.value_or(ProgramPlace{}) : streamer.done();
+    now_.done = std::max(now_.done, std::min(streamer.done(), seen));
 }
 
 void RealtimeSession::handle_greeting(const std::string& version) {
@@ -326,104 +347,114 @@ void RealtimeSession::handle_greeting(const std::string& version) {
     constexpr double late = 5;  // s
     const bool asked_before = resets_open_ > 0 && clock_ - reset_at_ < late;
     resets_open_ = std::max(0, resets_open_ - 1);
-    const bool at_ease = greeting_ == Greeting::done && stopping_ == Stopping::no && !reset_expected_ && !streamer_;
-    if (at_ease && asked_before) return;
+    const bool works = in<Stopping>() || in<Streaming>() || reset_expected_;
+    if (conversing() && !works && asked_before) return;
     open_.clear();
-    // It started by itself, or because its port was opened. A network module says hello, too, for a machine that may be
-    // at work.
-    restarted_ = restarted_ || (greeting_ != Greeting::resetting && greeting_ != Greeting::done);
-    if (greeting_ == Greeting::waiting || greeting_ == Greeting::at_work) return send_realtime(status_request, nullptr);
-    // A board may restart once more while it is asked.
-    if (greeting_ != Greeting::done) return begin_reading_settings();
+    if (Opening* const opening = in<Opening>()) return handle_greeting_while_opening(*opening);
+    Stopping* const stopping = in<Stopping>();
+    const auto confirm = [&] {
+        stopping->phase = Stopping::Phase::confirming;
+        stopping->since = clock_;
+        send_realtime(status_request, nullptr);
+    };
     if (std::exchange(reset_expected_, false)) {
-        if (stopping_ == Stopping::resetting) {
-            stopping_ = Stopping::confirming;
-            stop_since_ = clock_;
-            send_realtime(status_request, nullptr);
-        }
+        if (stopping && stopping->phase == Stopping::Phase::resetting) confirm();
         return;
     }
-    streamer_.reset();
-    card_.reset();
-    draining_.reset();
     queued_.clear();
     forget_place();
-    if (stopping_ == Stopping::no) return fail_activity({std::string(error::reset_by_itself), {}, {}, 0});
+    if (!stopping) return fail_activity({std::string(error::reset_by_itself), {}, {}, 0});
     // It restarted while it was stopped: whether its beam is off the next report says.
-    came_to_rest_ = false;
-    stopping_ = Stopping::confirming;
-    stop_since_ = clock_;
-    send_realtime(status_request, nullptr);
+    stopping->came_to_rest = false;
+    confirm();
+}
+
+/// It started by itself, or because its port was opened. A network module says hello, too, for a machine that may be
+/// at work.
+void RealtimeSession::handle_greeting_while_opening(Opening& opening) {
+    opening.restarted = opening.restarted || opening.phase != Opening::Phase::resetting;
+    const bool asked = opening.phase == Opening::Phase::resetting || opening.phase == Opening::Phase::settings;
+    if (!asked) return send_realtime(status_request, nullptr);
+    // A board may restart once more while it is asked.
+    begin_reading_settings(opening);
 }
 
 void RealtimeSession::handle_alarm(int number) {
     now_.state = ControllerState::alarm;
     now_.alarm = number;
     forget_place();
-    came_to_rest_ = false;
-    streamer_.reset();
-    if (stopping_ != Stopping::no) card_.reset();
-    draining_.reset();
     queued_.clear();
     open_.clear();
     // Alarm 3 is our own reset while moving: the stop goes on. 1 and 2 accept nothing before a reset; nor may one that
     // is stated in words, or came garbled.
     if (number <= 2) expect_reset();
-    if (stopping_ == Stopping::no)
-        fail_activity({std::string(error::alarm), {{"number", std::to_string(number)}}, {}, 0});
+    Stopping* const stopping = in<Stopping>();
+    if (!stopping) return fail_activity({std::string(error::alarm), {{"number", std::to_string(number)}}, {}, 0});
+    stopping->came_to_rest = false;
+    stopping->sent.reset();
     announce();
 }
 
 // ---------------------------------------------------------------- opening the conversation
 
-void RealtimeSession::begin_reading_settings() {
-    greeting_ = Greeting::settings;
-    opened_at_ = clock_;
+void RealtimeSession::begin_reading_settings(Opening& opening) {
+    opening.phase = Opening::Phase::settings;
+    opening.since = clock_;
     queued_ = {{"$I"}, {"$$"}, {"$#"}};
     send_realtime(status_request, nullptr);
 }
 
-void RealtimeSession::tick_greeting() {
-    const double waited = clock_ - opened_at_;
-    if (greeting_ == Greeting::waiting) {
-        if (waited >= greeting_wait_ && clock_ - last_status_request_ >= 0.5) {
-            // After a hard alarm a controller hears nothing but a reset.
-            const bool deaf = waited >= greeting_wait_ + deaf_after && !heard_anything_;
-            send_realtime(deaf ? soft_reset : status_request, deaf ? "reset" : nullptr);
-            last_status_request_ = clock_;
-        }
-        if (waited < greeting_wait_ + greeting_patience) return;
-        greeting_ = Greeting::failed;
-        fail_activity({std::string(heard_anything_ || lines_in_.half_way() ? error::speaks_otherwise : error::silent),
-                       {},
-                       {},
-                       0});
-    } else if (greeting_ == Greeting::at_work) {
-        if (clock_ - last_status_request_ >= 0.5) send_realtime(status_request, nullptr);
-    } else if (greeting_ == Greeting::resetting) {
-        if (waited > reset_patience) begin_reading_settings();
-    } else if (greeting_ == Greeting::settings) {
-        tick_settings(waited);
+void RealtimeSession::tick_opening() {
+    Opening* const opening = in<Opening>();
+    if (!opening) return;
+    switch (opening->phase) {
+        case Opening::Phase::waiting:
+            return tick_waiting(*opening);
+        case Opening::Phase::at_work:
+            if (clock_ - last_status_request_ >= 0.5) send_realtime(status_request, nullptr);
+            return;
+        case Opening::Phase::resetting:
+            if (clock_ - opening->since > reset_patience) begin_reading_settings(*opening);
+            return;
+        case Opening::Phase::settings:
+            return tick_settings(*opening);
     }
 }
 
+void RealtimeSession::tick_waiting(const Opening& opening) {
+    const double waited = clock_ - opening.since;
+    if (waited >= greeting_wait_ && clock_ - last_status_request_ >= 0.5) {
+        // After a hard alarm a controller hears nothing but a reset.
+        const bool deaf = waited >= greeting_wait_ + deaf_after && !opening.heard_anything;
+        send_realtime(deaf ? soft_reset : status_request, deaf ? "reset" : nullptr);
+        last_status_request_ = clock_;
+    }
+    if (waited < greeting_wait_ + greeting_patience) return;
+    give_up(opening.heard_anything || lines_in_.half_way() ? error::speaks_otherwise : error::silent);
+}
+
 /// Ready when the questions are answered and a report came after them: only then is it clear in which unit it speaks.
-void RealtimeSession::tick_settings(double waited) {
+void RealtimeSession::tick_settings(const Opening& opening) {
+    const double waited = clock_ - opening.since;
     const bool answered = queued_.empty() && open_.empty() && last_status_ > last_line_;
     const bool placed = machine_at_ || waited > place_patience;
     if (answered && placed && now_.state != ControllerState::unknown) {
-        greeting_ = Greeting::done;
-        now_.activity = Activity::none;
-        settle_place();
+        settle_place(opening);
+        enter(AtEase{});
         events_.push_back(event::Ready{});
         announce();
     } else if (waited > settings_patience) {
-        greeting_ = Greeting::failed;
-        fail_activity({std::string(error::speaks_otherwise), {}, {}, 0});
+        give_up(error::speaks_otherwise);
     } else if (const bool due = queued_.empty() && open_.empty() && last_status_request_ <= last_line_;
                due || clock_ - last_status_request_ >= 0.5) {
         send_realtime(status_request, nullptr);
     }
+}
+
+void RealtimeSession::give_up(std::string_view code) {
+    events_.push_back(event::Failed{now_.activity, {std::string(code), {}, {}, 0}});
+    enter(GaveUp{});
+    announce();
 }
 
 }  // namespace chalkline::machine

@@ -33,10 +33,20 @@ RealtimeSession::RealtimeSession(MachineProfile profile, double greeting_wait, s
 
 // ---------------------------------------------------------------- what happens outside
 
+void RealtimeSession::enter(RealtimeState next) {
+    state_ = std::move(next);
+    now_.activity = activity_of(state_);
+}
+
+bool RealtimeSession::conversing() const {
+    return !in<Closed>() && !in<Opening>() && !in<GaveUp>();
+}
+
 void RealtimeSession::opened(double now) {
-    clock_ = opened_at_ = last_byte_ = last_status_request_ = now;
+    clock_ = last_byte_ = last_status_request_ = now;
     now_ = {};
     now_.connected = true;
+    enter(Opening{.since = now});
     announce();
 }
 
@@ -49,8 +59,8 @@ void RealtimeSession::received(std::string_view bytes, double now) {
 
 void RealtimeSession::tick(double now) {
     clock_ = now;
-    if (!now_.connected || greeting_ == Greeting::failed) return;
-    tick_greeting();
+    if (in<Closed>() || in<GaveUp>()) return;
+    tick_opening();
     tick_stopping();
     if (reset_expected_ && clock_ - reset_at_ > reset_patience) reset_expected_ = false;  // its greeting got lost
     tick_draining();
@@ -59,9 +69,9 @@ void RealtimeSession::tick(double now) {
     tick_watchdog();
     // A homing controller answers nothing; asking would only pile up. Now and then shows whether its answer got lost.
     // In the middle of a transfer every byte is part of it.
-    const bool homes = now_.activity == Activity::homing && !just_homed_;
-    const bool ask =
-        greeting_ == Greeting::done && !transfers() && (!homes || clock_ - last_status_request_ >= asks_while_homing);
+    const Homing* const homing = in<Homing>();
+    const bool homes = homing && !homing->found;
+    const bool ask = conversing() && !transfers() && (!homes || clock_ - last_status_request_ >= asks_while_homing);
     // Nor are questions piled up on a link that stands: their answers would all be old ones.
     const bool answered = last_status_ >= last_status_request_;
     if (ask && clock_ - last_status_request_ >= (answered ? status_interval : unanswered_interval))
@@ -74,19 +84,22 @@ void RealtimeSession::closed(const std::string& reason, double now) {
     if (!now_.connected) return;
     now_.connected = false;
     now_.state = ControllerState::unknown;
+    const Streaming* const streaming = in<Streaming>();
+    const Stopping* const stopping = in<Stopping>();
+    const Streamer* const sent = streaming ? streaming->streamer.get() : stopping ? stopping->sent.get() : nullptr;
     // What it was sent it may still carry out by itself.
-    if (streamer_ && now_.remembered_place)
-        for (const geometry::Point place : streamer_->route().points())
+    if (sent && now_.remembered_place)
+        for (const geometry::Point place : sent->route().points())
             now_.remembered_place->ahead.push_back(profile_.counted(place) + origin_);
-    streamer_.reset();
-    draining_.reset();
+    const Activity ended = stopping ? stopping->stopped : now_.activity;
+    enter(Closed{});
     queued_.clear();
     open_.clear();
     realtime_.clear();
     lines_out_.clear();
-    if (std::exchange(stopping_, Stopping::no) != Stopping::no) now_.activity = stopped_activity_;
-    stop_because_.reset();
-    fail_activity({std::string(error::link_lost), {{"reason", reason}}, {}, 0});
+    now_.stored_share.reset();
+    events_.push_back(event::Failed{ended, {std::string(error::link_lost), {{"reason", reason}}, {}, 0}});
+    announce();
 }
 
 // ---------------------------------------------------------------- what the maker asks for
@@ -97,17 +110,17 @@ Result<void> RealtimeSession::home() {
     if (!knows_home || setting(22).value_or(0) == 0) return fail(error::no_homing);
     if (now_.state != ControllerState::alarm)
         if (auto free = require_free(); !free) return free;
-    if (greeting_ != Greeting::done) return fail(error::not_ready);
-    if (now_.activity != Activity::none) return fail(error::busy);
-    now_.activity = Activity::homing;
+    if (!conversing()) return fail(error::not_ready);
+    if (!in<AtEase>()) return fail(error::busy);
+    enter(Homing{});
     queue_command({"$H", Purpose::home});
     announce();
     return {};
 }
 
 Result<void> RealtimeSession::unlock() {
-    if (greeting_ != Greeting::done) return fail(error::not_ready);
-    if (now_.activity != Activity::none) return fail(error::busy);
+    if (!conversing()) return fail(error::not_ready);
+    if (!in<AtEase>()) return fail(error::busy);
     queue_command({"$X", Purpose::unlock});
     return {};
 }
@@ -149,7 +162,7 @@ Result<void> RealtimeSession::jog_on(geometry::Point way, Speed speed) {
 }
 
 Result<void> RealtimeSession::jog_by(geometry::Point by, Speed speed) {
-    now_.activity = Activity::jogging;
+    enter(Jogging{});
     const geometry::Point counted = profile_.counted(by);
     const double feed = speed.mm_per_min() * geometry::norm(counted) / geometry::norm(by);
     queue_command(
@@ -162,10 +175,11 @@ Result<void> RealtimeSession::jog_by(geometry::Point by, Speed speed) {
 /// The cancel overtakes every line: a jog that has not been read yet would begin after it. So it is said again when the
 /// jog is known to have begun.
 void RealtimeSession::cancel_jog() {
-    if (!now_.connected || now_.activity != Activity::jogging) return;
+    Jogging* const jogging = in<Jogging>();
+    if (!jogging) return;
     const auto jogs = [](const Command& command) { return command.purpose == Purpose::jog; };
     std::erase_if(queued_, jogs);
-    cancel_wanted_ = std::any_of(open_.begin(), open_.end(), jogs);
+    jogging->cancel_wanted = std::any_of(open_.begin(), open_.end(), jogs);
     send_realtime(jog_cancel, "jog cancel");
 }
 
@@ -173,7 +187,7 @@ Result<void> RealtimeSession::move_focus(double by) {
     if (auto free = require_free(); !free) return free;
     if (!profile_.z_axis) return fail(error::no_z_axis);
     constexpr double focus_speed = 300;  // mm/min: screws are slow
-    now_.activity = Activity::jogging;
+    enter(Jogging{});
     queue_command({fmt::format("$J=G91G21Z{:.3f}F{:.0f}", by, focus_speed), Purpose::jog});
     announce();
     return {};
@@ -183,7 +197,7 @@ Result<void> RealtimeSession::probe() {
     if (auto free = require_free(); !free) return free;
     if (!profile_.focus.probe) return fail(error::no_probe);
     constexpr double probe_speed = 60;  // mm/min: what it touches may bend
-    now_.activity = Activity::probing;
+    enter(Probing{});
     queue_command({fmt::format("G91G21G38.2Z-{:.3f}F{:.0f}", profile_.focus.probe_reach, probe_speed), Purpose::plain});
     queue_command({"G90", Purpose::end_probe});
     announce();
@@ -220,7 +234,8 @@ Result<void> RealtimeSession::require_room_for_wall() const {
 }
 
 Result<void> RealtimeSession::set_profile(const MachineProfile& profile) {
-    if (streamer_ || now_.activity == Activity::homing) return fail(error::not_while_working);
+    const Stopping* const stopping = in<Stopping>();
+    if (in<Streaming>() || in<Homing>() || (stopping && stopping->sent)) return fail(error::not_while_working);
     const bool other_axis =
         profile.turning.has_value() != profile_.turning.has_value() || profile.y_letter() != profile_.y_letter();
     const bool other_bed = profile.bed_origin() != profile_.bed_origin();
@@ -230,7 +245,7 @@ Result<void> RealtimeSession::set_profile(const MachineProfile& profile) {
         forget_place();
         machine_at_.reset();
         offsets_.clear();
-        if (greeting_ == Greeting::done) send_realtime(status_request, nullptr);
+        if (conversing()) send_realtime(status_request, nullptr);
     }
     // What was found after homing holds as long as the bed is the same.
     if (!now_.placed_by_hand && (other_axis || other_bed)) origin_ = homed_origin(profile_.zero_at_home);
@@ -248,7 +263,7 @@ Result<void> RealtimeSession::pulse(Power power, Duration time) {
     const double share = std::clamp(power.percent(), 0.0, strongest_pulse.percent()) / 100;
     const double seconds = std::clamp(time.seconds(), 0.0, longest_pulse.seconds());
     const double full = setting(30).value_or(profile_.full_power_s);
-    now_.activity = Activity::pulsing;
+    enter(Pulsing{});
     for (Command command :
          {Command{fmt::format("G1F100M3S{:.0f}", share * full), Purpose::plain},
           Command{fmt::format("G4P{:.3f}", seconds), Purpose::plain}, Command{"M5S0", Purpose::end_pulse}}) {
@@ -274,15 +289,15 @@ void RealtimeSession::wake() {
 }
 
 Result<void> RealtimeSession::write_setting(int number, double value) {
-    if (greeting_ != Greeting::done) return fail(error::not_ready);
-    if (now_.activity != Activity::none || stopping_ != Stopping::no) return fail(error::not_while_working);
+    if (!conversing()) return fail(error::not_ready);
+    if (!in<AtEase>()) return fail(error::not_while_working);
     queue_command({fmt::format("${}={}", number, value), Purpose::write_setting, number, value});
     return {};
 }
 
 Result<void> RealtimeSession::send_line(const std::string& text) {
-    if (greeting_ != Greeting::done) return fail(error::not_ready);
-    if (now_.activity != Activity::none || stopping_ != Stopping::no) return fail(error::not_while_working);
+    if (!conversing()) return fail(error::not_ready);
+    if (!in<AtEase>()) return fail(error::not_while_working);
     if (!is_plain_line(text)) return fail(error::bad_line, {{"text", text}});
     const bool asks = text == "$" || text == "$$" || text == "$I" || text == "$G" || text == "$#" || text == "$N";
     queue_command({text, asks ? Purpose::plain : Purpose::typed});
@@ -309,11 +324,13 @@ Result<void> RealtimeSession::require_settings() const {
 }
 
 Result<void> RealtimeSession::trim(int speed, int power) {
-    if (!now_.connected || greeting_ != Greeting::done) return fail(error::not_ready);
+    if (!conversing()) return fail(error::not_ready);
     Trim wanted{std::clamp(speed, least_trim, most_trim), std::clamp(power, least_trim, most_trim)};
-    if (streamer_ && streamer_->step() >= 0)
-        wanted.power = std::min(wanted.power, program_->most_power(streamer_->step()));
-    if (streamer_) now_.trims[streamer_->step()] = wanted;
+    if (const Streaming* const streaming = in<Streaming>()) {
+        const std::int32_t step = streaming->streamer->step();
+        if (step >= 0) wanted.power = std::min(wanted.power, streaming->program.most_power(step));
+        now_.trims[step] = wanted;
+    }
     now_.power_at_board.reset();
     send_trim(wanted);
     announce();
@@ -345,13 +362,14 @@ void RealtimeSession::hold() {
 }
 
 void RealtimeSession::resume() {
-    if (now_.connected && stopping_ == Stopping::no) send_realtime(cycle_start, "~");
+    if (!in<Closed>() && !in<Stopping>()) send_realtime(cycle_start, "~");
 }
 
 void RealtimeSession::stop() {
-    if (now_.connected && greeting_ == Greeting::done) begin_stop({});
+    if (conversing()) begin_stop({});
     // What it was found at: held, it comes to rest and is reset.
-    if (now_.connected && greeting_ == Greeting::at_work) send_realtime(feed_hold, "!");
+    const Opening* const opening = in<Opening>();
+    if (opening && opening->phase == Opening::Phase::at_work) send_realtime(feed_hold, "!");
 }
 
 std::string RealtimeSession::take_output() {
@@ -372,13 +390,13 @@ std::optional<double> RealtimeSession::setting(int number) const {
 // ---------------------------------------------------------------- running
 
 Result<void> RealtimeSession::require_free() const {
-    if (!now_.connected || greeting_ != Greeting::done) return fail(error::not_ready);
+    if (!conversing()) return fail(error::not_ready);
     if (now_.state == ControllerState::alarm) return fail(error::locked);
     // What is typed may change all that the next act rests on, until its answer is there.
     const auto typed = [](const Command& command) { return command.purpose == Purpose::typed; };
     const bool waits =
         std::any_of(open_.begin(), open_.end(), typed) || std::any_of(queued_.begin(), queued_.end(), typed);
-    if (now_.activity != Activity::none || stopping_ != Stopping::no || now_.state != ControllerState::idle || waits)
+    if (!in<AtEase>() || now_.state != ControllerState::idle || waits)
         return fail(error::busy, {{"state", std::string(to_text(now_.state))}});
     return {};
 }
@@ -392,17 +410,12 @@ Result<void> RealtimeSession::start(Activity activity, const clearance::ClearedP
     queue_command({"$#", Purpose::program_origin});
     origin_tries_ = 0;
     program_overrides();
-    streamer_ = std::make_unique<Streamer>(program.lines(), receive_buffer_, planner_blocks_);
-    streamer_->begin_at(*now_.position);
-    reports_off_way_ = most_held_ = reports_of_queue_ = 0;
-    odds_of_dark_ = 1;
-    done_seen_.reset();
-    draining_.reset();
-    now_.activity = activity;
+    auto streamer = std::make_unique<Streamer>(program.lines(), receive_buffer_, planner_blocks_);
+    streamer->begin_at(*now_.position);
+    enter(Streaming{.activity = activity, .program = program, .streamer = std::move(streamer)});
     now_.lines_done = now_.chatter = 0;
-    now_.done = now_.begun = done_lit_ = {};
+    now_.done = now_.begun = {};
     now_.step = -1;
-    program_.emplace(program);
     now_.trims = program.within_limits(trims);
     announce();
     send_next();
@@ -421,23 +434,24 @@ void RealtimeSession::program_overrides() {
 }
 
 /// True when more can be sent now. A step with another trim comes in when the one before is burned to its end.
-bool RealtimeSession::let_next_step_in() {
-    const auto step = streamer_->step_at_the_door();
+bool RealtimeSession::let_next_step_in(Streaming& streaming) {
+    Streamer& streamer = *streaming.streamer;
+    const auto step = streamer.step_at_the_door();
     if (!step) return false;
     // Trimmed before the first step began: that step is meant.
-    if (streamer_->step() < 0)
+    if (streamer.step() < 0)
         if (const auto early = now_.trims.extract(-1); !early.empty()) now_.trims[*step] = early.mapped();
     const auto found = now_.trims.find(*step);
     Trim wanted = found == now_.trims.end() ? Trim{} : found->second;
-    wanted.power = std::min(wanted.power, program_->most_power(*step));
+    wanted.power = std::min(wanted.power, streaming.program.most_power(*step));
     if (now_.power_at_board) wanted.power = std::min(wanted.power, *now_.power_at_board);
     if (wanted != Trim{now_.speed_trim, now_.power_trim}) {
         const bool drained =
-            streamer_->open_bytes() == 0 && now_.state == ControllerState::idle && last_status_ > last_line_;
+            streamer.open_bytes() == 0 && now_.state == ControllerState::idle && last_status_ > last_line_;
         if (!drained) return false;
         send_trim(wanted);
     }
-    streamer_->let_in(*step);
+    streamer.let_in(*step);
     now_.step = *step;
     return true;
 }
@@ -458,7 +472,6 @@ void RealtimeSession::place_bed_origin() {
     if (!moved && !shifted) return;
     constexpr int most_tries = 3;
     if (++origin_tries_ > most_tries) {
-        streamer_.reset();
         queued_.clear();
         return fail_activity({std::string(error::origin_not_taken), {}, {}, 0});
     }
@@ -471,23 +484,26 @@ void RealtimeSession::place_bed_origin() {
 }
 
 void RealtimeSession::finish_if_at_rest() {
-    if (stopping_ != Stopping::no || now_.state != ControllerState::idle || !queued_.empty() || !open_.empty()) return;
-    const bool jogged = now_.activity == Activity::jogging;
-    const bool streamed = streamer_ && streamer_->complete();
-    const bool ran = card_runs() && !now_.stored_share && card_->seen_running;
-    if (!jogged && !streamed && !ran) return;
+    if (now_.state != ControllerState::idle || !queued_.empty() || !open_.empty()) return;
+    const Streaming* const streaming = in<Streaming>();
+    const bool streamed = streaming && streaming->streamer->complete();
+    const bool ran = card_runs() && !now_.stored_share && in<AtCard>()->seen_running;
+    if (!in<Jogging>() && !streamed && !ran) return;
+    const bool burned = now_.activity == Activity::burning;
     // All is sent, but what was seen of it last was dark beyond chance: nobody may call that burned.
     constexpr double chance = 1e-4;
-    if (streamed && now_.activity == Activity::burning && odds_of_dark_ < chance) {
-        streamer_.reset();
+    if (streamed && burned && streaming->odds_of_dark < chance)
         return fail_activity({std::string(error::beam_taken), {}, {}, 0});
-    }
-    if (streamed) now_.lines_done = streamer_->acknowledged();
-    streamer_.reset();
-    card_.reset();
-    const Activity done = std::exchange(now_.activity, Activity::none);
+    if (streamed) now_.lines_done = streaming->streamer->acknowledged();
+    finish_activity();
+    if (burned) go_to_rest(profile_.own_lines.at_end);
+}
+
+void RealtimeSession::finish_activity() {
+    const Activity done = now_.activity;
+    enter(AtEase{});
+    now_.stored_share.reset();
     events_.push_back(event::Finished{done});
-    if (done == Activity::burning) go_to_rest(profile_.own_lines.at_end);
 }
 
 /// What the maker has done after finding home and after a job: lines of their own, then the head out of the way.
@@ -496,14 +512,15 @@ void RealtimeSession::go_to_rest(const std::vector<std::string>& own_lines) {
         queue_command({line, Purpose::plain});
     if (!profile_.rest || !profile_.bed().contains(*profile_.rest) || now_.placed_by_hand) return;
     const geometry::Point rest = *profile_.rest + origin_;
-    now_.activity = Activity::jogging;
+    enter(Jogging{});
     queue_command({fmt::format("$J=G53G90G21X{:.3f}Y{:.3f}F{:.0f}", rest.x, rest.y, profile_.top_speed().mm_per_min()),
                    Purpose::jog});
     announce();
 }
 
 void RealtimeSession::forget_place() {
-    now_.position_sure = now_.placed_by_hand = just_homed_ = false;
+    now_.position_sure = now_.placed_by_hand = false;
+    if (Homing* const homing = in<Homing>()) homing->found = false;
 }
 
 /// Most builds count from −travel to 0; some put 0 where home is, and then count upwards from a near or left home.
@@ -532,12 +549,12 @@ geometry::Point RealtimeSession::homed_origin(bool zero_at_home) const {
 /// What the controller says of its place when the conversation begins is believed only where it goes on from what was
 /// known: it did not restart, is not locked, and counts a place that the last one leads to. A board that was switched
 /// on meanwhile counts 0, 0, which therefore proves nothing but where home itself is there.
-void RealtimeSession::settle_place() {
+void RealtimeSession::settle_place(const Opening& opening) {
     forget_place();
     origin_ = homed_origin(profile_.zero_at_home);
     const bool stood_at_zero = before_ && before_->homed && before_->machine == geometry::Point{};
     const bool counts_from_start = machine_at_ == geometry::Point{} && !stood_at_zero;
-    const bool continued = before_ && machine_at_ && !restarted_ && !slept_ && !counts_from_start &&
+    const bool continued = before_ && machine_at_ && !opening.restarted && !opening.slept && !counts_from_start &&
                            now_.state == ControllerState::idle && !profile_.turning && before_->leads_to(*machine_at_);
     if (continued) {
         origin_ = before_->origin;
@@ -550,25 +567,28 @@ void RealtimeSession::settle_place() {
 /// Sends no more of the program until it is clear whether all that was sent was answered. A beam that burns on at rest
 /// allows no such pause.
 void RealtimeSession::drain(Error why) {
-    if (!streamer_ || stopping_ != Stopping::no || draining_) return;
-    if (streamer_->may_stand_lit()) return begin_stop(std::move(why));
-    draining_ = std::move(why);
+    Streaming* const streaming = in<Streaming>();
+    if (!streaming || streaming->draining) return;
+    if (streaming->streamer->may_stand_lit()) return begin_stop(std::move(why));
+    streaming->draining = std::move(why);
 }
 
 /// All that was sent is answered and done: the program goes on.
 void RealtimeSession::tick_draining() {
-    if (!draining_ || !streamer_ || stopping_ != Stopping::no || streamer_->open_bytes() > 0) return;
-    if (now_.state == ControllerState::idle && last_status_ > last_line_) draining_.reset();
+    Streaming* const streaming = in<Streaming>();
+    if (!streaming || !streaming->draining || streaming->streamer->open_bytes() > 0) return;
+    if (now_.state == ControllerState::idle && last_status_ > last_line_) streaming->draining.reset();
 }
 
 /// A controller that is idle has done all it got: an answer that is still open will not come any more.
 void RealtimeSession::tick_lost_answer() {
-    const bool owing = !open_.empty() || (streamer_ && streamer_->open_bytes() > 0);
-    const bool rests = now_.state == ControllerState::idle ||
-                       (now_.activity == Activity::homing && now_.state == ControllerState::alarm);
-    if (!owing || greeting_ != Greeting::done || stopping_ != Stopping::no || !rests) return;
-    const bool homes = now_.activity == Activity::homing;
-    const double patience = homes ? asks_while_homing : answer_patience + (streamer_ ? streamer_->open_dwell() : 0);
+    Streaming* const streaming = in<Streaming>();
+    Streamer* const streamer = streaming ? streaming->streamer.get() : nullptr;
+    const bool homes = in<Homing>() != nullptr;
+    const bool owing = !open_.empty() || (streamer && streamer->open_bytes() > 0);
+    const bool rests = now_.state == ControllerState::idle || (homes && now_.state == ControllerState::alarm);
+    if (!owing || !conversing() || in<Stopping>() || !rests) return;
+    const double patience = homes ? asks_while_homing : answer_patience + (streamer ? streamer->open_dwell() : 0);
     if (last_status_ < last_line_ + patience) return;
     const Error lost{std::string(error::answer_lost), {}, {}, 0};
     if (!open_.empty()) {
@@ -576,15 +596,14 @@ void RealtimeSession::tick_lost_answer() {
         if (open_.front().purpose == Purpose::typed) forget_place();
         open_.clear();
         queued_.clear();
-        streamer_.reset();
         return fail_activity(lost);
     }
-    if (draining_) return begin_stop(*draining_);
-    const auto end = streamer_->route().end();
+    if (streaming->draining) return begin_stop(streaming->draining);
+    const auto end = streamer->route().end();
     const bool arrived = end && now_.position && geometry::distance(*end, *now_.position) < 10 * limit_slack;
     // The head followed the program to its end: what got lost was an answer, not a line.
-    if (!streamer_->all_sent() || !arrived) return begin_stop(lost);
-    while (streamer_->answered()) {
+    if (!streamer->all_sent() || !arrived) return begin_stop(lost);
+    while (streamer->answered()) {
     }
     finish_if_at_rest();
 }
@@ -592,44 +611,39 @@ void RealtimeSession::tick_lost_answer() {
 void RealtimeSession::tick_watchdog() {
     // A locked controller that hears nothing but a reset, and never got the one it was sent.
     constexpr double deaf_for = 4;  // s
-    const bool locked = now_.state == ControllerState::alarm && now_.activity == Activity::none &&
-                        stopping_ == Stopping::no && greeting_ == Greeting::done;
+    const bool locked = now_.state == ControllerState::alarm && in<AtEase>();
     if (locked && clock_ - std::max(last_byte_, reset_at_) > deaf_for) expect_reset();
-    const bool expecting =
-        now_.activity != Activity::none && now_.activity != Activity::homing && now_.activity != Activity::connecting;
+    const bool expecting = conversing() && !in<AtEase>() && !in<Homing>();
     const double silent = clock_ - last_byte_;
     if (!expecting || silent < silence_limit) return;
     now_.silent_for = silent;
     announce();
 }
 
+/// What was under way is over; an opening goes on.
 void RealtimeSession::fail_activity(Error error) {
-    card_.reset();
+    const Activity failed = now_.activity;
+    if (!in<Opening>()) enter(AtEase{});
     now_.stored_share.reset();
-    events_.push_back(event::Failed{std::exchange(now_.activity, Activity::none), std::move(error)});
+    events_.push_back(event::Failed{failed, std::move(error)});
     announce();
 }
 
 // ---------------------------------------------------------------- stopping
 
 void RealtimeSession::begin_stop(std::optional<Error> because) {
-    if (stopping_ != Stopping::no) return;
-    stop_because_ = std::move(because);
-    draining_.reset();
-    came_to_rest_ = false;
-    stop_since_ = clock_;
+    if (in<Stopping>()) return;
     if (transfers()) {
-        const std::string cancel = card_->transfer->cancel();
+        const std::string cancel = in<AtCard>()->transfer->cancel();
         realtime_ += cancel;
         resets_open_ += static_cast<int>(cancel.size());
     }
     queued_.clear();
     lines_out_.clear();
-    const bool homing = now_.activity == Activity::homing;
-    const Activity stopped = now_.activity;
-    now_.activity = Activity::stopping;
-    stopped_activity_ = stopped;
-    stopping_ = Stopping::holding;
+    const bool homing = in<Homing>() != nullptr;
+    Stopping stopping{.since = clock_, .stopped = now_.activity, .because = std::move(because)};
+    if (Streaming* const streaming = in<Streaming>()) stopping.sent = std::move(streaming->streamer);
+    enter(std::move(stopping));
     send_realtime(feed_hold, "!");
     // A homing controller does not hold; it only listens to a reset.
     if (homing) return reset_controller();
@@ -638,17 +652,21 @@ void RealtimeSession::begin_stop(std::optional<Error> because) {
 }
 
 void RealtimeSession::tick_stopping() {
-    const double waited = clock_ - stop_since_;
-    if (stopping_ == Stopping::holding && waited > hold_wait) reset_controller();
-    if ((stopping_ == Stopping::resetting || stopping_ == Stopping::confirming) && waited > reset_patience)
+    const Stopping* const stopping = in<Stopping>();
+    if (!stopping) return;
+    const double waited = clock_ - stopping->since;
+    if (stopping->phase == Stopping::Phase::holding) {
+        if (waited > hold_wait) reset_controller();
+    } else if (waited > reset_patience) {
         end_stop(false);
+    }
 }
 
 void RealtimeSession::reset_controller() {
-    stopping_ = Stopping::resetting;
-    stop_since_ = clock_;
-    streamer_.reset();
-    card_.reset();
+    Stopping& stopping = *in<Stopping>();
+    stopping.phase = Stopping::Phase::resetting;
+    stopping.since = clock_;
+    stopping.sent.reset();
     open_.clear();
     expect_reset();
 }
@@ -662,17 +680,15 @@ void RealtimeSession::expect_reset() {
 
 /// `answered`: a status came after the reset, so that the beam's state is known.
 void RealtimeSession::end_stop(bool answered) {
-    stopping_ = Stopping::no;
-    streamer_.reset();
-    card_.reset();
+    Stopping ended = std::move(*in<Stopping>());
+    enter(AtEase{});
     now_.stored_share.reset();
     const bool beam_off = answered && now_.power == 0 && now_.accessories.find_first_of("SC") == std::string::npos;
-    if (!came_to_rest_ || !answered) forget_place();
-    now_.activity = Activity::none;
-    if (stop_because_)
-        events_.push_back(event::Failed{stopped_activity_, *std::exchange(stop_because_, std::nullopt)});
+    if (!ended.came_to_rest || !answered) forget_place();
+    if (ended.because)
+        events_.push_back(event::Failed{ended.stopped, std::move(*ended.because)});
     else
-        events_.push_back(event::Stopped{stopped_activity_, now_.position_sure, beam_off});
+        events_.push_back(event::Stopped{ended.stopped, now_.position_sure, beam_off});
     announce();
 }
 
@@ -685,7 +701,7 @@ void RealtimeSession::queue_command(Command command) {
 
 /// Commands go one at a time, each waiting for its answer; program lines follow when no command is open.
 void RealtimeSession::send_next() {
-    if (!now_.connected || stopping_ != Stopping::no || !open_.empty() || reset_expected_) return;
+    if (in<Closed>() || in<Stopping>() || !open_.empty() || reset_expected_) return;
     if (!queued_.empty()) {
         open_.push_back(std::move(queued_.front()));
         queued_.pop_front();
@@ -694,13 +710,15 @@ void RealtimeSession::send_next() {
         events_.push_back(event::Wire{true, open_.back().text});
         return;
     }
-    if (!streamer_ || draining_) return;
+    Streaming* const streaming = in<Streaming>();
+    if (!streaming || streaming->draining) return;
+    Streamer& streamer = *streaming->streamer;
     const std::size_t before = lines_out_.size();
     do
-        streamer_->feed(lines_out_);
-    while (let_next_step_in());
-    if (!streamer_->intact()) return begin_stop(Error{std::string(error::lines_changed), {}, {}, 0});
-    now_.begun = streamer_->begun();
+        streamer.feed(lines_out_);
+    while (let_next_step_in(*streaming));
+    if (!streamer.intact()) return begin_stop(Error{std::string(error::lines_changed), {}, {}, 0});
+    now_.begun = streamer.begun();
     if (lines_out_.size() > before) last_line_ = clock_;
     for (std::size_t at = before; at < lines_out_.size();) {
         const auto end = lines_out_.find('\n', at);

@@ -9,6 +9,7 @@
 #include <utility>
 
 namespace chalkline::machine {
+
 namespace {
 
 constexpr std::string_view list_by_path = "$SD/List", list_in_brief = "$F";
@@ -30,17 +31,25 @@ XmodemSender::Source bytes_of(std::shared_ptr<LineSource> lines, std::int64_t& l
 
 }  // namespace
 
+bool RealtimeSession::transfers() const {
+    const AtCard* const card = in<AtCard>();
+    return card && card->transfer && !card->transfer->over();
+}
+
+bool RealtimeSession::card_runs() const {
+    const AtCard* const card = in<AtCard>();
+    return card && card->runs;
+}
+
 /// A locked controller moves nothing, but its card can be read.
 Result<void> RealtimeSession::require_at_rest() const {
-    const bool locked = now_.state == ControllerState::alarm && greeting_ == Greeting::done &&
-                        now_.activity == Activity::none && stopping_ == Stopping::no;
+    const bool locked = now_.state == ControllerState::alarm && in<AtEase>();
     return locked ? Result<void>() : require_free();
 }
 
 Result<void> RealtimeSession::list_store() {
     if (auto free = require_at_rest(); !free) return free;
-    card_ = Card{};
-    now_.activity = Activity::storing;
+    enter(AtCard{});
     begin_with_listing();
     return {};
 }
@@ -48,8 +57,7 @@ Result<void> RealtimeSession::list_store() {
 Result<void> RealtimeSession::store(const std::string& name, const clearance::ClearedProgram& program) {
     if (auto free = require_at_rest(); !free) return free;
     if (auto right = require_cleared_for(program, profile_); !right) return right;
-    card_ = Card{.act = Card::Act::write, .file = {name, 0}, .lines = program.lines()};
-    now_.activity = Activity::storing;
+    enter(AtCard{.act = AtCard::Act::write, .file = {name, 0}, .lines = program.lines()});
     now_.lines_done = 0;
     begin_with_listing();
     return {};
@@ -57,8 +65,7 @@ Result<void> RealtimeSession::store(const std::string& name, const clearance::Cl
 
 Result<void> RealtimeSession::remove_stored(const std::string& name) {
     if (auto free = require_at_rest(); !free) return free;
-    card_ = Card{.act = Card::Act::remove, .file = {name, 0}};
-    now_.activity = Activity::storing;
+    enter(AtCard{.act = AtCard::Act::remove, .file = {name, 0}});
     begin_with_listing();
     return {};
 }
@@ -69,10 +76,9 @@ Result<void> RealtimeSession::run_stored(const StoredFile& file, const clearance
     if (auto set = require_settings(); !set) return set;
     if (!now_.position_sure || !now_.position) return fail(place_unknown(profile_));
     if (auto agreed = require_no_contradiction(profile_, facts()); !agreed) return agreed;
-    card_ = Card{.act = Card::Act::run, .file = file};
-    now_.activity = Activity::burning;
+    enter(AtCard{.act = AtCard::Act::run, .file = file});
     now_.lines_done = now_.chatter = 0;
-    now_.done = now_.begun = done_lit_ = {};
+    now_.done = now_.begun = {};
     now_.step = -1;
     now_.stored_share = 0;
     origin_tries_ = 0;
@@ -82,7 +88,7 @@ Result<void> RealtimeSession::run_stored(const StoredFile& file, const clearance
 }
 
 void RealtimeSession::begin_with_listing() {
-    card_->listing.clear();
+    in<AtCard>()->listing.clear();
     if (card_words_ == CardWords::brief)
         queue_command({std::string(list_in_brief), Purpose::list_store_in_brief});
     else
@@ -91,33 +97,33 @@ void RealtimeSession::begin_with_listing() {
 }
 
 void RealtimeSession::handle_card_answer(Purpose purpose) {
+    AtCard& card = *in<AtCard>();
     if (purpose == Purpose::list_store_by_path || purpose == Purpose::list_store_in_brief) {
         card_words_ = purpose == Purpose::list_store_by_path ? CardWords::path : CardWords::brief;
-        now_.stored = std::make_shared<const std::vector<StoredFile>>(card_->listing);
-        return go_on_after_listing();
+        now_.stored = std::make_shared<const std::vector<StoredFile>>(card.listing);
+        return go_on_after_listing(card);
     }
     // The bed's place is written, or it stood right: what was read back may have asked for one more round.
-    if (card_->act == Card::Act::run && purpose == Purpose::program_origin && queued_.empty())
+    if (card.act == AtCard::Act::run && purpose == Purpose::program_origin && queued_.empty())
         return queue_command(
-            {(card_words_ == CardWords::path ? "$SD/Run=/" : "$F=/") + card_->file.name, Purpose::run_stored_file});
+            {(card_words_ == CardWords::path ? "$SD/Run=/" : "$F=/") + card.file.name, Purpose::run_stored_file});
     if (purpose == Purpose::run_stored_file) {
-        card_->runs = true;
-        card_->runs_since = clock_;
+        card.runs = true;
+        card.runs_since = clock_;
         return announce();
     }
     if (purpose != Purpose::change_store) return;
-    card_->carried_out = true;
+    card.carried_out = true;
     begin_with_listing();
 }
 
-void RealtimeSession::go_on_after_listing() {
-    const Card::Act act = card_->act;
-    const std::string name = card_->file.name;
-    const auto found = find_stored(card_->listing, name);
+void RealtimeSession::go_on_after_listing(AtCard& card) {
+    using Act = AtCard::Act;
+    const Act act = card.act;
+    const std::string name = card.file.name;
+    const auto found = find_stored(card.listing, name);
     const auto finish = [this] {
-        card_.reset();
-        now_.stored_share.reset();
-        events_.push_back(event::Finished{std::exchange(now_.activity, Activity::none)});
+        finish_activity();
         announce();
     };
     const auto differs = [&](std::int64_t expected) {
@@ -126,29 +132,26 @@ void RealtimeSession::go_on_after_listing() {
                      {},
                      0};
     };
-    if (act == Card::Act::list) return finish();
-    if (card_->carried_out) {
+    if (act == Act::list) return finish();
+    if (card.carried_out) {
         const bool there = found.has_value();
-        if (card_->lines && !card_->lines->intact())
-            return fail_activity({std::string(error::lines_changed), {}, {}, 0});
-        if (there != (act == Card::Act::write))
+        if (card.lines && !card.lines->intact()) return fail_activity({std::string(error::lines_changed), {}, {}, 0});
+        if (there != (act == Act::write))
             return fail_activity({std::string(error::store_failed), {{"name", name}, {"text", ""}}, {}, 0});
-        if (there && found->bytes != card_->transfer->arrived())
-            return fail_activity(differs(card_->transfer->arrived()));
+        if (there && found->bytes != card.transfer->arrived()) return fail_activity(differs(card.transfer->arrived()));
         return finish();
     }
-    if (act != Card::Act::write && !found)
-        return fail_activity({std::string(error::not_in_store), {{"name", name}}, {}, 0});
-    if (act == Card::Act::remove)
+    if (act != Act::write && !found) return fail_activity({std::string(error::not_in_store), {{"name", name}}, {}, 0});
+    if (act == Act::remove)
         return queue_command(
             {(card_words_ == CardWords::path ? "$SD/Delete=/" : "$FD=/") + name, Purpose::change_store});
-    if (act == Card::Act::run) {
-        if (found->bytes != card_->file.bytes) return fail_activity(differs(card_->file.bytes));
+    if (act == Act::run) {
+        if (found->bytes != card.file.bytes) return fail_activity(differs(card.file.bytes));
         queue_command({"$$", Purpose::program_settings});
         return queue_command({"$#", Purpose::program_origin});
     }
     if (card_words_ != CardWords::path) return fail_activity({std::string(error::store_receives_nothing), {}, {}, 0});
-    card_->transfer.emplace(bytes_of(card_->lines, now_.lines_done), clock_);
+    card.transfer.emplace(bytes_of(card.lines, now_.lines_done), clock_);
     queue_command({"$Xmodem/Receive=/" + name, Purpose::change_store});
 }
 
@@ -160,10 +163,11 @@ void RealtimeSession::handle_card_refusal(Purpose purpose, int number) {
         card_words_ = CardWords::none;
         return fail_activity({std::string(error::no_store), {{"text", fmt::format("error:{}", number)}}, {}, 0});
     }
-    if (purpose == Purpose::change_store && card_->act == Card::Act::write)
+    const AtCard& card = *in<AtCard>();
+    if (purpose == Purpose::change_store && card.act == AtCard::Act::write)
         return fail_activity({std::string(error::store_receives_nothing), {}, {}, 0});
     const std::string said = fmt::format("error:{}", number);
-    fail_activity({std::string(error::store_failed), {{"name", card_->file.name}, {"text", said}}, {}, 0});
+    fail_activity({std::string(error::store_failed), {{"name", card.file.name}, {"text", said}}, {}, 0});
 }
 
 /// The report names the file while it is read; what was read last is still carried out then.
@@ -172,7 +176,8 @@ void RealtimeSession::handle_card_status(const reply::Status& status) {
     now_.stored_share.reset();
     if (status.store_share) now_.stored_share = std::clamp(*status.store_share / 100, 0.0, 1.0);
     const bool works = status.store_share || status.state == ControllerState::run;
-    card_->seen_running = card_->seen_running || works || clock_ - card_->runs_since > begins_within;
+    AtCard& card = *in<AtCard>();
+    card.seen_running = card.seen_running || works || clock_ - card.runs_since > begins_within;
 }
 
 // ---------------------------------------------------------------- a file on its way
@@ -181,25 +186,27 @@ void RealtimeSession::handle_card_status(const reply::Status& status) {
 /// block: it asks at the beginning of a line.
 void RealtimeSession::take_transfer(std::string_view bytes) {
     while (transfers() && !bytes.empty()) {
-        const bool begun = card_->transfer->state() != XmodemSender::State::waiting;
+        XmodemSender& transfer = *in<AtCard>()->transfer;
+        const bool begun = transfer.state() != XmodemSender::State::waiting;
         const char byte = bytes.front();
         bytes.remove_prefix(1);
-        if (begun || !lines_in_.half_way()) lines_out_ += card_->transfer->take({&byte, 1}, clock_);
-        const bool waits = card_->transfer->state() == XmodemSender::State::waiting;
+        if (begun || !lines_in_.half_way()) lines_out_ += transfer.take({&byte, 1}, clock_);
+        const bool waits = transfer.state() == XmodemSender::State::waiting;
         if (waits) lines_in_.read({&byte, 1}, [this](const std::string& line) { handle(line); });
     }
     lines_in_.read(bytes, [this](const std::string& line) { handle(line); });
 }
 
 void RealtimeSession::tick_transfer() {
-    if (!card_ || !card_->transfer) return;
-    card_->transfer->tick(clock_);
+    AtCard* const card = in<AtCard>();
+    if (!card || !card->transfer) return;
+    card->transfer->tick(clock_);
     if (transfers() && clock_ - last_status_request_ > status_interval) {
         last_status_request_ = clock_;  // as often as reports would come
         announce();
     }
-    if (card_->transfer->state() != XmodemSender::State::failed) return;
-    begin_stop(Error{std::string(error::store_failed), {{"name", card_->file.name}, {"text", ""}}, {}, 0});
+    if (card->transfer->state() != XmodemSender::State::failed) return;
+    begin_stop(Error{std::string(error::store_failed), {{"name", card->file.name}, {"text", ""}}, {}, 0});
 }
 
 }  // namespace chalkline::machine

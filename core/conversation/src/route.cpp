@@ -53,11 +53,20 @@ std::ptrdiff_t Route::last_passing(geometry::Point at) const {
     return -1;
 }
 
-std::optional<ProgramPlace> Route::done_at(geometry::Point at) const {
+std::optional<ProgramPlace> Route::furthest_done_at(geometry::Point at) const {
     if (!known_) return {};
     const std::ptrdiff_t last = last_passing(at);
     if (last < 1) return {};
     return legs_[static_cast<std::size_t>(last) - 1].place;
+}
+
+std::optional<ProgramPlace> Route::surely_done_at(geometry::Point at, ProgramPlace done) const {
+    if (!known_) return {};
+    for (std::size_t i = 0; i < answered_; ++i) {
+        if (legs_[i].place <= done || !passes(legs_[i], at)) continue;
+        return i > 0 ? std::optional(legs_[i - 1].place) : std::nullopt;
+    }
+    return {};
 }
 
 int Route::held_beyond(geometry::Point at) const {

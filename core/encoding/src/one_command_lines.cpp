@@ -29,8 +29,11 @@ bool one_of(std::string_view word, std::initializer_list<std::string_view> list)
 
 bool OneCommandLines::next(ProgramLine& line) {
     ProgramLine given;
-    while (ready_.empty() && lines_->next(given))
+    while (ready_.empty() && lines_->next(given)) {
         split(given);
+        for (ProgramLine& one : ready_)
+            one.ends_line = &one == &ready_.back();
+    }
     if (ready_.empty()) return false;
     line = std::move(ready_.front());
     ready_.pop_front();

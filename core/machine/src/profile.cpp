@@ -188,6 +188,7 @@ Result<MachineProfile> parse_profile(std::string_view text, const std::string& f
     fields.number("beam_hours", profile.beam_hours, 0, 1e6);
     fields.flag("z_axis", profile.z_axis);
     fields.flag("zero_at_home", profile.zero_at_home);
+    fields.flag("power_in_moves", profile.power_in_moves);
     fields.flag("start_button", profile.start_button);
     fields.word("dialect", profile.dialect, dialects);
     fields.word("rotary", profile.rotary.axis, rotary_axes);
@@ -254,6 +255,7 @@ static Json json_of(const MachineProfile& profile) {
                 {"roller_mm", profile.rotary.roller_diameter},
                 {"rotary_max_rate", profile.rotary.max_rate},
                 {"rotary_acceleration", profile.rotary.acceleration},
+                {"power_in_moves", profile.power_in_moves},
                 {"start_button", profile.start_button},
                 {"gauge_mm", profile.focus.height},
                 {"probe", profile.focus.probe},

@@ -232,6 +232,7 @@ std::string to_json(const Board& board) {
 
 machine::MachineProfile driven_by(const Board& board, machine::MachineProfile profile) {
     profile.dialect = board.dialect;
+    profile.power_in_moves = board.line.inline_power;
     if (board.planner_blocks) profile.planner_blocks = *board.planner_blocks;
     if (board.receive_buffer) profile.receive_buffer = *board.receive_buffer;
     return profile;

@@ -10,6 +10,7 @@
 #include <chalkline/job/chalk_file.hpp>
 #include <chalkline/job/edits.hpp>
 #include <chalkline/job/placing.hpp>
+#include <chalkline/job/round_piece.hpp>
 #include <chalkline/machine/program_text.hpp>
 
 #include <catch2/catch.hpp>
@@ -61,6 +62,16 @@ geometry::Box lit_box_of_lines(const std::string& text) {
                 at = to;
             }
     }
+    return box;
+}
+
+/// The same on the wall of a round piece: the lines count what the axis that turns it counts.
+geometry::Box lit_box_on_wall(std::string text, const machine::MachineProfile& machine) {
+    if (machine.y_letter() == 'A') std::replace(text.begin(), text.end(), 'A', 'Y');
+    const geometry::Box counted = lit_box_of_lines(text);
+    geometry::Box box;
+    box.add(machine.surface({counted.left, counted.bottom}));
+    box.add(machine.surface({counted.right, counted.top}));
     return box;
 }
 
@@ -190,15 +201,16 @@ TEST_CASE("a clearance for other figures of the machine is refused") {
 }
 
 TEST_CASE("the frame goes round what is lit: lead-in, kerf, overcut, run-up, parts, files") {
-    const auto check = [](const Clearance& cleared) {
+    const auto check = [](const Clearance& cleared, const machine::MachineProfile& machine = bench.machine) {
+        INFO((cleared.passed() ? "passed" : cleared.passed().error().code));
         REQUIRE(cleared.program);
-        const geometry::Box lit = lit_box_of_lines(cleared.program->text());
+        const geometry::Box lit = lit_box_on_wall(cleared.program->text(), machine);
         const geometry::Box hull = geometry::bounds(cleared.hull);
         CHECK(hull.left == Approx(lit.left).margin(0.05));
         CHECK(hull.right == Approx(lit.right).margin(0.05));
         CHECK(hull.bottom == Approx(lit.bottom).margin(0.05));
         CHECK(hull.top == Approx(lit.top).margin(0.05));
-        const Clearance frame = clear(FrameRequest{cleared.hull, planning::FrameWay::box, {}, bench.machine});
+        const Clearance frame = clear(FrameRequest{cleared.hull, planning::FrameWay::box, {}, machine});
         REQUIRE(frame.program);
         CHECK(geometry::bounds(frame.plan->program.points).empty());
         CHECK(frame.plan->move_box.left == Approx(lit.left).margin(0.05));
@@ -235,6 +247,19 @@ TEST_CASE("the frame goes round what is lit: lead-in, kerf, overcut, run-up, par
     check(clear(JobRequest{two, bench, only}));
     check(clear_job(picture()));
     check(clear_text("G20G90\nM4S0\nG0X1Y1\nG1X2S400F40\nG2X3Y1I0.5J0\nM5S0\n"));  // inches and an arc
+    // Round pieces: straight and tapered, on both ways to turn them.
+    for (const auto axis : {machine::RotaryAxis::instead_of_y, machine::RotaryAxis::fourth})
+        for (const double end_diameter : {80.0, 60.0}) {
+            machine::MachineProfile flat;
+            flat.rotary.axis = axis;
+            flat.home = machine::HomeCorner::none;
+            job::Job round = lead;
+            round.motifs.front().place = geometry::Transform::move(-40, -90);
+            round.stock = job::in_rotary({}, {.diameter = 80, .end_diameter = end_diameter, .length = 100}).value();
+            round.stock->margin = Length();
+            const machine::MachineProfile turning = job::machine_for(round, flat);
+            check(clear_job(round, {turning}), turning);
+        }
 }
 
 TEST_CASE("off the piece and near its edge is what is lit, not what was drawn") {

@@ -58,6 +58,27 @@ void go_on(BoardBench& bench, const std::shared_ptr<const Program>& program, Pro
 
 }  // namespace
 
+TEST_CASE("however many moves a board holds, what the head left behind is done") {
+    const Board board = board_named("six-axes");  // it takes the whole program at once
+    const auto program = rows_and_cut();
+    const double whole = lit_mm(*program);
+    BoardBench bench(board);
+    REQUIRE(bench.make_ready());
+    REQUIRE(bench.burn(program));
+    ProgramPlace latest;
+    for (const double share : {0.3, 0.6, 0.9}) {
+        REQUIRE(bench.until([&] { return bench.controller.report().beam_on_mm > share * whole; }));
+        const ProgramPlace done = bench.now().done;
+        CHECK(latest < done);
+        latest = done;
+        // Nothing that is called done is missing, and what is called open is not much more than what is.
+        const Rest rest = rest_of(*program, done);
+        const double open = lit_mm(rest.program), burned = bench.controller.report().beam_on_mm;
+        CHECK(open >= whole - burned - 0.5);
+        CHECK(open < whole - burned + 0.15 * whole);
+    }
+}
+
 TEST_CASE("every board that comes along is read, and says the same again") {
     const auto boards = all_boards();
     CHECK(boards.size() >= 12);

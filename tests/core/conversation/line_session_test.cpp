@@ -50,7 +50,7 @@ TEST_CASE("lines of the reference dialect become one command each, with nothing 
 TEST_CASE("line by line: found, homed, moved within the bed, burned where it says") {
     LineMachine board;
     board.make_ready();
-    CHECK(board.session->snapshot().version == "Lineboard");
+    CHECK(board.session->snapshot().version == "Marlin");
     CHECK(geometry::distance(*board.session->snapshot().position, board.controller.head()) < 0.001);
     CHECK(board.session->go_to({401, 10}, Speed::mm_per_min(3000)).error().code == machine::error::beyond_limits);
     REQUIRE(board.session->go_to({120, 80}, Speed::mm_per_min(3000)));

@@ -229,13 +229,14 @@ TEST_CASE("any drawing gives a program without a fault, and its burn stays where
                 std::string("<path d='") + d + (*rc::gen::arbitrary<bool>() ? "'/>" : "' fill='none' stroke='#f00'/>");
         }
         const auto job = job_of(inside);
-        const auto result = plan(job, {});
+        planning::FlatJob flat(job);
+        const auto result = plan(flat, {});
         if (!result) {
             RC_ASSERT(result.error().code == planning::error::nothing_to_burn);
             return;
         }
         RC_ASSERT(faults_of(job, *result).empty());
-        RC_ASSERT(geometry::bounds(drawn_points(job)).grown(0.06).contains(result->burn_box));
+        RC_ASSERT(geometry::bounds(drawn_points(flat)).grown(0.06).contains(result->burn_box));
     });
 }
 

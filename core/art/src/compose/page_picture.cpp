@@ -82,10 +82,10 @@ raster::RgbImage drawn(const Artwork& artwork, double pitch, double most) {
     const int height = std::max(1, static_cast<int>(std::ceil(artwork.page.y * scale - 1e-6)));
     const Surface surface(cairo_image_surface_create(CAIRO_FORMAT_ARGB32, width, height));
     if (cairo_surface_status(surface.get()) != CAIRO_STATUS_SUCCESS) return {};
-    const std::vector<double> opaque(artwork.shapes.size(), 1);
+    const std::vector<double> unveiled(artwork.shapes.size(), 1);
     const Transform map =
         Transform::move(0, height) * Transform::scale(width / artwork.page.x, -height / artwork.page.y);
-    const Paint all{artwork.shapes, opaque, artwork.pictures, {}, {artwork.shapes.size(), artwork.pictures.size()}};
+    const Paint all{artwork.shapes, unveiled, artwork.pictures, {}, {artwork.shapes.size(), artwork.pictures.size()}};
     render(Cairo(cairo_create(surface.get())).get(), all, map, ThinLines::left_out);
     return image_of(surface.get());
 }

@@ -1,33 +1,39 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "checks/burned_lines.hpp"
 
+#include "shapes/covers.hpp"
+
 #include <chalkline/geometry/outside_distance.hpp>
 #include <chalkline/job/wall_bend.hpp>
 
 namespace chalkline::planning {
-std::vector<BurnedLine> burned_lines(const job::Job& job) {
+
+std::vector<BurnedLine> burned_lines(FlatJob& flat) {
     std::vector<BurnedLine> burned;
-    const job::WallBend bend(job);
-    const auto lying = [&](const job::Motif& motif, std::vector<geometry::Polyline> lines) {
-        return bend.bends(motif) ? bend.lines(motif, lines) : lines;
+    const job::Job& given = flat.given();
+    const job::WallBend bend(given);
+    const auto add = [&](geometry::Polyline line, std::size_t step, std::size_t number, bool fill, job::Id motif) {
+        const geometry::Box box = geometry::bounds(line);
+        burned.push_back({std::move(line), box, step, number, fill, motif});
     };
-    for (std::size_t step = 0; step < job.steps.size(); ++step) {
+    for (std::size_t step = 0; step < given.steps.size(); ++step) {
         std::size_t number = 0;
-        for (const job::Motif& motif : job.motifs) {
+        for (std::size_t at = 0; at < given.motifs.size(); ++at) {
+            const job::Motif& motif = given.motifs[at];
+            const geometry::Point corner = corner_of(flat.lying().motifs[at]);
             for (std::size_t shape = 0; shape < motif.art->shapes.size(); ++shape, ++number) {
-                if (!job::Job::burns(job.steps[step], motif, shape)) continue;
+                if (!job::Job::burns(given.steps[step], motif, shape)) continue;
                 const bool fill = motif.art->shapes[shape].ink.kind == InkKind::fill;
-                for (geometry::Polyline& line : lying(motif, motif.art->shapes[shape].path.flatten(motif.place))) {
-                    const geometry::Box box = geometry::bounds(line);
-                    burned.push_back({std::move(line), box, step, number, fill, motif.id});
-                }
+                geometry::Region placed =
+                    geometry::mapped(*flat.area(at, shape), geometry::Transform::move(corner.x, corner.y));
+                for (geometry::Polyline& line : placed.rings)
+                    add(std::move(line), step, number, fill, motif.id);
             }
             // A picture stands for its frame.
             for (std::size_t i = 0; i < motif.art->pictures.size(); ++i, ++number) {
-                if (!job.steps[step].on || !job.sent_picture(job.steps[step], motif, i)) continue;
-                geometry::Polyline frame = lying(motif, {job::frame_of_picture(motif, i)}).front();
-                const geometry::Box box = geometry::bounds(frame);
-                burned.push_back({std::move(frame), box, step, number, true, motif.id});
+                if (!given.steps[step].on || !given.sent_picture(given.steps[step], motif, i)) continue;
+                const geometry::Polyline frame = job::frame_of_picture(motif, i);
+                add(bend.bends(motif) ? bend.lines(motif, {frame}).front() : frame, step, number, true, motif.id);
             }
         }
     }

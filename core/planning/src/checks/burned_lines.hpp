@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <chalkline/job/job.hpp>
+#include <chalkline/planning/flat_job.hpp>
 
 #include <vector>
 
@@ -17,7 +17,7 @@ struct BurnedLine {
 };
 
 /// Everything that is burned, in run order of the steps; a shape of two steps stands there twice.
-std::vector<BurnedLine> burned_lines(const job::Job& job);
+std::vector<BurnedLine> burned_lines(FlatJob& job);
 
 /// All their corners.
 std::vector<geometry::Point> corners_of(const std::vector<BurnedLine>& lines);

@@ -17,26 +17,36 @@ void apply_overrides(const job::Job& job, std::vector<Check>& checks) {
 
 }  // namespace
 
-Examined examine(const job::Job& job, const CheckGround& ground, const std::vector<geometry::Point>& lit) {
-    Examined examined{job, ground, burned_lines(job), lit};
+Examined examine(FlatJob& job, const CheckGround& ground, const std::vector<geometry::Point>& lit) {
+    Examined examined{job.given(), ground, burned_lines(job), lit};
     if (lit.empty()) examined.lit = corners_of(examined.lines);
     return examined;
 }
 
+Examined examine(const job::Job& job, const CheckGround& ground, const std::vector<geometry::Point>& lit) {
+    FlatJob flat(job);
+    return examine(flat, ground, lit);
+}
+
 std::vector<Check> check_job(const job::Job& job, const CheckGround& ground, const std::vector<geometry::Point>& lit) {
+    FlatJob flat(job);
+    return check_job(flat, ground, lit);
+}
+
+std::vector<Check> check_job(FlatJob& job, const CheckGround& ground, const std::vector<geometry::Point>& lit) {
     const Examined examined = examine(job, ground, lit);
     std::vector<Check> checks;
     check_place(examined, checks);
     check_steps(examined, checks);
     check_order(examined, checks);
     check_evidence(examined, checks);
-    apply_overrides(job, checks);
+    apply_overrides(job.given(), checks);
     std::stable_sort(checks.begin(), checks.end(),
                      [](const Check& a, const Check& b) { return a.severity < b.severity; });
     return checks;
 }
 
-std::vector<geometry::Point> drawn_points(const job::Job& job) {
+std::vector<geometry::Point> drawn_points(FlatJob& job) {
     return corners_of(burned_lines(job));
 }
 

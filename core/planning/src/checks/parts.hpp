@@ -16,6 +16,7 @@ struct Examined {
     std::vector<geometry::Point> lit;  ///< where it burns: ends of the program's lit moves; the art's without a program
 };
 /// `lit`: of the job's program; empty: there is none.
+Examined examine(FlatJob& job, const CheckGround& ground, const std::vector<geometry::Point>& lit);
 Examined examine(const job::Job& job, const CheckGround& ground, const std::vector<geometry::Point>& lit);
 
 void check_place(const Examined& examined, std::vector<Check>& found);

@@ -229,11 +229,15 @@ static Result<void> require_same_turning(const job::Job& job, const MachineProfi
     return {};
 }
 
-Result<Plan> plan(const job::Job& given, const MachineProfile& machine, const PlanOptions& options,
-                  const Watch& watch) {
-    if (auto same = require_same_turning(given, machine); !same) return tl::unexpected(same.error());
-    const job::Job job = job::as_it_lies(given);
-    JobShapes shapes(job, machine.spot, options);
+Result<Plan> plan(const job::Job& job, const MachineProfile& machine, const PlanOptions& options, const Watch& watch) {
+    FlatJob flat(job);
+    return plan(flat, machine, options, watch);
+}
+
+Result<Plan> plan(FlatJob& flat, const MachineProfile& machine, const PlanOptions& options, const Watch& watch) {
+    const job::Job& job = flat.lying();
+    if (auto same = require_same_turning(job, machine); !same) return tl::unexpected(same.error());
+    JobShapes shapes(flat, machine.spot, options);
     std::vector<StepShapes> all;
     std::vector<Box> boxes;
     Box box;

@@ -6,7 +6,6 @@
 #include <chalkline/geometry/combine.hpp>
 
 #include <algorithm>
-#include <array>
 #include <map>
 #include <numeric>
 #include <utility>
@@ -99,25 +98,6 @@ CoveredFills covered_fills(const FillShape* first, const FillShape* last, const 
 
 }  // namespace
 
-Copies::Copies(const job::Job& job) {
-    // Few drawings lie in so many ways that looking through those of one would take long.
-    std::map<std::pair<const art::Artwork*, std::array<double, 4>>, std::vector<std::size_t>> firsts;
-    for (std::size_t i = 0; i < job.motifs.size(); ++i) {
-        const job::Motif& motif = job.motifs[i];
-        auto& known = firsts[{motif.art.get(), {motif.place.a, motif.place.b, motif.place.c, motif.place.d}}];
-        const auto same = std::find_if(known.begin(), known.end(), [&](std::size_t other) {
-            const job::Motif& first = job.motifs[other];
-            return first.step == motif.step && first.objects == motif.objects && first.marks == motif.marks;
-        });
-        if (same != known.end()) {
-            kinds_.push_back(kinds_[*same]);
-        } else {
-            known.push_back(i);
-            kinds_.push_back(count_++);
-        }
-    }
-}
-
 Box StepShapes::box() const {
     Box box = lines.box();
     for (const FillShape& fill : fills)
@@ -140,23 +120,15 @@ struct JobShapes::DrawnKind {
     Box lines_box;
 };
 
-JobShapes::JobShapes(const job::Job& job, double spot, const PlanOptions& options)
-    : job_(job),
+JobShapes::JobShapes(FlatJob& flat, double spot, const PlanOptions& options)
+    : flat_(flat),
+      job_(flat.lying()),
+      copies_(flat.copies()),
       spot_(spot),
       options_(options),
       shelf_(options.shelf ? *options.shelf : once_),
-      copies_(job),
-      covering_(std::any_of(job.motifs.begin(), job.motifs.end(),
-                            [](const job::Motif& motif) { return motif.art->read_with.cover; })),
-      areas_(copies_.kinds()) {}
-
-std::shared_ptr<const Region> JobShapes::area(std::size_t at, std::size_t shape) {
-    const job::Motif& motif = job_.motifs[at];
-    auto& areas = areas_[copies_.kind_of(at)];
-    areas.resize(motif.art->shapes.size());
-    if (!areas[shape]) areas[shape] = flat_area(motif, shape);
-    return areas[shape];
-}
+      covering_(std::any_of(job_.motifs.begin(), job_.motifs.end(),
+                            [](const job::Motif& motif) { return motif.art->read_with.cover; })) {}
 
 JobShapes::DrawnKind JobShapes::drawn(const job::Step& step, std::size_t at) {
     const job::Motif& motif = job_.motifs[at];
@@ -165,7 +137,7 @@ JobShapes::DrawnKind JobShapes::drawn(const job::Step& step, std::size_t at) {
     const PaintSequence sequence(*motif.art);
     for (std::size_t i = 0; i < motif.art->shapes.size(); ++i) {
         if (!job::Job::burns(step, motif, i)) continue;
-        const auto region = area(at, i);
+        const auto region = flat_.area(at, i);
         if (step.settings.kind == steps::StepKind::engrave)
             kind.fills.push_back({region, geometry::bounds(region->rings), sequence.shapes[i],
                                   ink_share(motif.art->shapes[i].ink.rgb, step.settings)});
@@ -190,7 +162,9 @@ CoverPile JobShapes::cover_pile(const job::Step& step, const Watch& watch) {
         if (!covers)
             covers = std::make_shared<const Covers>(covers_of(
                 motif, [&](const art::PlacedPicture& picture) { return shelf_.kept(picture.image, motif.preparation); },
-                [&](std::size_t shape) { return job::Job::burns(step, motif, shape) ? nullptr : area(i, shape); }));
+                [&](std::size_t shape) {
+                    return job::Job::burns(step, motif, shape) ? nullptr : flat_.area(i, shape);
+                }));
         if (!covers->empty()) pile.push_back({covers, corner_of(motif), i});
     }
     return CoverPile(std::move(pile));

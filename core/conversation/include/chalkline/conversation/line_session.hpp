@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/conversation/line_states.hpp>
 #include <chalkline/conversation/reply.hpp>
 #include <chalkline/conversation/session.hpp>
 #include <chalkline/encoding/one_command_lines.hpp>
@@ -63,8 +64,19 @@ class LineSession : public Session {
     static constexpr int most_tries = 3;
 
  private:
+    using Closed = line_state::Closed;
+    using Opening = line_state::Opening;
+    using GaveUp = line_state::GaveUp;
+    using AtEase = line_state::AtEase;
+    using Halted = line_state::Halted;
+    using Acting = line_state::Acting;
+    using Streaming = line_state::Streaming;
+    using AtCard = line_state::AtCard;
+    using Stopping = line_state::Stopping;
     /// Whether the board reads numbered lines.
     enum class Numbers { unknown, asked, no, yes };
+    /// Whether S on a move changes its beam, as far as the board tells.
+    enum class PowerInMoves { unknown, no, yes };
     /// What a line was sent for. Its answer is understood by this, never by its text: what somebody types by hand means
     /// nothing to the session, whatever it looks like.
     enum class Purpose {
@@ -85,26 +97,43 @@ class LineSession : public Session {
         Purpose purpose = Purpose::plain;
     };
     static std::deque<Command> questions();
+    /// The state when it is that one, else null.
+    template <class S>
+    S* in() {
+        return std::get_if<S>(&state_);
+    }
+    template <class S>
+    const S* in() const {
+        return std::get_if<S>(&state_);
+    }
+    void enter(LineState next);
+    /// The opening is over and the link is there.
+    bool conversing() const;
+    /// The lines that are sent now, of a program or to the card; null: none.
+    LineSource* sending() const;
     void handle(const std::string& line);
     void handle_ok();
     void handle_answered(const ProgramLine& line, Purpose purpose);
+    void note_planned(Streaming& streaming, const ProgramLine& line);
     void handle_refusal(const std::string& line);
     void handle_resend(const std::string& line);
     void handle_restart();
     void handle_halt(const std::string& line);
     void handle_travel(const std::string& line);
     bool handle_card(const std::string& line);
-    void handle_card_answer(const ProgramLine& line, Purpose purpose);
+    void handle_card_answer(AtCard& card, const ProgramLine& line, Purpose purpose);
     void end_card_run();
     std::optional<Error> card_trouble() const;
-    bool writes_card() const { return card_ && card_->act == Card::Act::write && lines_; }
-    bool card_runs() const { return card_ && card_->runs; }
+    bool writes_card() const;
+    bool card_runs() const;
     std::vector<Command> end_of_card_act() const;
     void compare_with_plan(geometry::Point counted);
     void tick_lost_answer();
     void ask_again();
     void answer_is_missing();
-    void settle_place();
+    void settle_place(const Opening& opening);
+    void tick_opening();
+    void forget_place();
     void write(const ProgramLine& line, int number);
     ControllerFacts facts() const { return {travel_, {}, {}}; }
     void begin_stop(std::optional<Error> because);
@@ -112,18 +141,20 @@ class LineSession : public Session {
     void send_bare(const std::string& text, Purpose purpose = Purpose::plain);
     void handle_place(const std::string& line);
     void send_next();
+    void all_sent();
     std::vector<Command> way_to_rest(const std::vector<std::string>& own_lines) const;
     void finish_if_done();
     void finish_stop(bool answered);
     Result<void> require_free() const;
-    Result<void> move(Activity activity, std::vector<Command> lines);
+    Result<void> require_power_in_moves() const;
+    Result<void> move(LineState next, std::vector<Command> lines);
     Result<void> start(Activity activity, const clearance::ClearedProgram& program);
     void fail_activity(Error error);
     void announce();
 
     MachineProfile profile_;
-    double greeting_wait_, clock_ = 0, opened_at_ = 0, last_byte_ = 0, stop_since_ = 0, announced_ = 0,
-                           asked_where_ = 0;
+    double greeting_wait_, clock_ = 0, last_byte_ = 0, announced_ = 0, asked_where_ = 0;
+    LineState state_;
     Snapshot now_;
     std::vector<Event> events_;
     LineReader lines_in_;
@@ -141,33 +172,11 @@ class LineSession : public Session {
     std::map<int, double> travel_;           ///< what it said of its limits, numbered as in the reference dialect
     Numbers numbers_ = Numbers::unknown;
     int last_number_ = 0, tries_ = 0;
-    int plan_matches_ = 0;       ///< times it told the place where its plan ends; below 0: it tells another one
-    ProgramPlace done_checked_;  ///< surely done when answers were last seen to belong to their lines
-    double asked_again_ = 0;     ///< s; when a missing answer was asked for last
-    bool resend_ = false;        ///< it did not understand the line on its way; an `ok` follows
-    bool restarted_ = false, halted_ = false;
-    bool knows_beam_ = true;                     ///< it did not refuse a beam word, and its firmware is new enough
-    std::optional<geometry::Point> stood_;       ///< counted place before the line on its way
-    std::optional<geometry::Point> planned_to_;  ///< where the newest answered move of the program leads
-    std::vector<geometry::Point> led_;   ///< counted places that lines since the last report of the place lead to
-    std::unique_ptr<LineSource> lines_;  ///< of the program under way
-    /// What is being done with the board's card.
-    struct Card {
-        enum class Act { list, write, run, remove } act = Act::list;
-        StoredFile file;  ///< written: without its line endings
-        std::unique_ptr<LineSource> lines{};
-        std::int64_t line_count = 0;
-        std::vector<StoredFile> listing{};
-        bool in_listing = false, absent = false;
-        bool agreed = false;  ///< the board said that it does what was asked with this file
-        bool runs = false;
-        std::string said{};  ///< the last thing it said of it
-    };
-    std::optional<Card> card_;
-    std::deque<ProgramLine> in_planner_;        ///< operations of the newest answered lines
-    std::optional<Activity> stopped_activity_;  ///< what is being stopped
-    std::optional<Error> stop_because_;
-    bool cleared_ = false, asked_ = false, ready_ = false, heard_anything_ = false, gave_up_ = false;
+    double asked_again_ = 0;  ///< s; when a missing answer was asked for last
+    bool resend_ = false;     ///< it did not understand the line on its way; an `ok` follows
+    PowerInMoves power_in_moves_ = PowerInMoves::unknown;
+    std::optional<geometry::Point> stood_;  ///< counted place before the line on its way
+    std::vector<geometry::Point> led_;      ///< counted places that lines since the last report of the place lead to
 };
 
 }  // namespace chalkline::machine

@@ -1,8 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
+#include <chalkline/conversation/realtime_states.hpp>
 #include <chalkline/conversation/session.hpp>
-#include <chalkline/conversation/streamer.hpp>
-#include <chalkline/conversation/xmodem.hpp>
 
 #include <deque>
 
@@ -65,10 +64,17 @@ class RealtimeSession : public Session {
     static constexpr double off_bed_limit = 5;        ///< mm beyond the bed that prove a place said by hand wrong
 
  private:
-    /// Where opening the conversation stands.
-    enum class Greeting { waiting, at_work, resetting, settings, done, failed };
-    /// Where stopping stands.
-    enum class Stopping { no, holding, resetting, confirming };
+    using Closed = realtime_state::Closed;
+    using Opening = realtime_state::Opening;
+    using GaveUp = realtime_state::GaveUp;
+    using AtEase = realtime_state::AtEase;
+    using Homing = realtime_state::Homing;
+    using Jogging = realtime_state::Jogging;
+    using Probing = realtime_state::Probing;
+    using Pulsing = realtime_state::Pulsing;
+    using Streaming = realtime_state::Streaming;
+    using AtCard = realtime_state::AtCard;
+    using Stopping = realtime_state::Stopping;
     /// What a command was sent for. Its answer is understood by this, never by its text: what somebody types by hand
     /// means nothing to the session, whatever it looks like.
     enum class Purpose {
@@ -93,32 +99,45 @@ class RealtimeSession : public Session {
         int number = 0;
         double value = 0;
     };
+    /// The state when it is that one, else null.
+    template <class S>
+    S* in() {
+        return std::get_if<S>(&state_);
+    }
+    template <class S>
+    const S* in() const {
+        return std::get_if<S>(&state_);
+    }
+    void enter(RealtimeState next);
+    /// The opening is over and the link is there.
+    bool conversing() const;
     void handle(const std::string& line);
     void handle_status(const reply::Status& status);
     void handle_answer(std::optional<int> error_number);
     void handle_command_answer(std::optional<int> error_number);
-    void handle_stream_answer(std::optional<int> error_number);
+    void handle_stream_answer(Streaming& streaming, std::optional<int> error_number);
     void handle_greeting(const std::string& version);
+    void handle_greeting_while_opening(Opening& opening);
     void handle_alarm(int number);
     void handle_text(const std::string& text);
     void handle_garbled(const std::string& text);
     void handle_place(const reply::Status& status);
     void handle_overrides(const reply::Status& status);
-    void handle_first_status();
+    void handle_first_status(Opening& opening);
     void end_homing();
     void compare_with_route();
+    void note_done(Streaming& streaming);
     void compare_queue();
     void compare_beam(const reply::Status& status);
     bool looks_lit(const reply::Status& status);
-    /// The beam has been seen dark so often that it is hardly chance.
-    bool looks_dark() const { return odds_of_dark_ < 0.01; }
-    void tick_greeting();
+    void tick_opening();
+    void tick_waiting(const Opening& opening);
     void tick_lost_answer();
     void tick_draining();
-    void tick_settings(double waited);
+    void tick_settings(const Opening& opening);
     void tick_stopping();
     void tick_watchdog();
-    void begin_reading_settings();
+    void begin_reading_settings(Opening& opening);
     void finish_if_at_rest();
     Result<void> require_free() const;
     Result<void> require_settings() const;
@@ -129,17 +148,17 @@ class RealtimeSession : public Session {
     void begin_with_listing();
     void handle_card_answer(Purpose purpose);
     void handle_card_refusal(Purpose purpose, int number);
-    void go_on_after_listing();
+    void go_on_after_listing(AtCard& card);
     void handle_card_status(const reply::Status& status);
     void take_transfer(std::string_view bytes);
     void tick_transfer();
-    bool transfers() const { return card_ && card_->transfer && !card_->transfer->over(); }
-    bool card_runs() const { return card_ && card_->runs; }
-    void settle_place();
+    bool transfers() const;
+    bool card_runs() const;
+    void settle_place(const Opening& opening);
     double unit() const { return setting(13).value_or(0) != 0 ? 25.4 : 1; }
     Result<void> require_room_for_wall() const;
     Result<void> start(Activity activity, const clearance::ClearedProgram& program, const Trims& trims);
-    bool let_next_step_in();
+    bool let_next_step_in(Streaming& streaming);
     void send_trim(Trim wanted);
     Result<void> jog_by(geometry::Point by, Speed speed);
     void place_bed_origin();
@@ -153,6 +172,8 @@ class RealtimeSession : public Session {
     void expect_reset();
     void end_stop(bool answered);
     void fail_activity(Error error);
+    void give_up(std::string_view code);
+    void finish_activity();
     void queue_command(Command command);
     void carried_out(const Command& command);
     void send_next();
@@ -165,61 +186,29 @@ class RealtimeSession : public Session {
     Snapshot now_;
     std::vector<Event> events_;
 
-    Greeting greeting_ = Greeting::waiting;
-    double opened_at_ = 0, last_byte_ = 0, last_status_request_ = 0;
-    bool heard_anything_ = false;
-    bool slept_ = false;                      ///< its motors were let go when it was found
-    bool restarted_ = false;                  ///< it greeted before anybody asked it to
+    RealtimeState state_;
+    double last_byte_ = 0, last_status_request_ = 0;
     std::optional<RememberedPlace> before_;   ///< where an earlier conversation ended
     double last_status_ = 0, last_line_ = 0;  ///< s; a report came, a line was sent or answered
     int origin_tries_ = 0;
-    int reports_off_way_ = 0;                ///< one after the other
-    ProgramPlace done_lit_;                  ///< surely done when the beam was last seen as it should be
-    std::optional<ProgramPlace> done_seen_;  ///< surely done by the last report of the head's place; none: not told yet
-    /// The program waits until all that was sent is answered and done, because of this.
-    std::optional<Error> draining_;
-    int most_held_ = 0, reports_of_queue_ = 0;  ///< moves the controller held at most, in so many reports
     /// It has been seen to tell in reports that its beam burns: by its power, by its outputs.
     bool tells_power_ = false, tells_beam_ = false;
-    double odds_of_dark_ = 1;  ///< that all reports since the last lit one fell on dark places of the program
     LineReader lines_in_;
     std::map<int, double> settings_;
     std::map<std::string, geometry::Point> offsets_;  ///< "G54", "G92", machine coordinates, mm
     std::optional<geometry::Point> work_offset_;      ///< last WCO
     geometry::Point origin_;                          ///< machine coordinates of the bed's 0, 0
     std::optional<geometry::Point> machine_at_;       ///< last machine coordinates, mm
-    bool just_homed_ = false;                         ///< the next place the controller names is that of home
     int receive_buffer_, planner_blocks_;
 
     std::string realtime_, lines_out_;   ///< bytes to send; real-time first
     std::deque<Command> queued_, open_;  ///< commands waiting to be sent; sent and not answered
-    std::unique_ptr<Streamer> streamer_;
 
     /// How the build is asked for its card; learned by asking.
     enum class CardWords { unknown, path, brief, none };
     CardWords card_words_ = CardWords::unknown;
-    /// What is being done with the card.
-    struct Card {
-        enum class Act { list, write, run, remove } act = Act::list;
-        StoredFile file;
-        std::shared_ptr<LineSource> lines{};
-        std::vector<StoredFile> listing{};
-        std::optional<XmodemSender> transfer{};
-        bool carried_out = false;  ///< listed once more, to see what came of it
-        bool runs = false, seen_running = false;
-        double runs_since = 0;
-    };
-    std::optional<Card> card_;
-
-    Stopping stopping_ = Stopping::no;
-    std::optional<Error> stop_because_;
-    Activity stopped_activity_ = Activity::none;
-    double stop_since_ = 0;
-    bool came_to_rest_ = false;                         ///< the hold was completed before the reset
-    std::optional<clearance::ClearedProgram> program_;  ///< sent now, or last
-    Trim asked_trim_;                                   ///< what was last asked for by us
-    double trim_asked_at_ = 0;                          ///< s
-    bool cancel_wanted_ = false;   ///< a jog was cancelled before the controller said that it took it
+    Trim asked_trim_;              ///< what was last asked for by us
+    double trim_asked_at_ = 0;     ///< s
     bool reset_expected_ = false;  ///< the next greeting answers our own reset
     double reset_at_ = 0;          ///< s; when it was asked for
     int resets_open_ = 0;          ///< asked for by us, and not greeted yet

@@ -31,9 +31,12 @@ class Route {
     bool known() const { return known_; }
     /// How far a place lies from the route, mm; 0 while the route is not known.
     double distance(geometry::Point place) const;
-    /// The furthest place of the program that is surely done when the head is at `at`: what lies before the last leg
-    /// that passes there. Nothing while no leg does.
-    std::optional<ProgramPlace> done_at(geometry::Point at) const;
+    /// The furthest place of the program that may be done when the head is at `at`: what lies before the last leg that
+    /// passes there. Nothing while no leg does.
+    std::optional<ProgramPlace> furthest_done_at(geometry::Point at) const;
+    /// The furthest place that is surely done when the head is at `at` and all up to `done` is: what lies before the
+    /// first answered leg behind that which passes there. Nothing while none does.
+    std::optional<ProgramPlace> surely_done_at(geometry::Point at, ProgramPlace done) const;
     /// Answered moves behind the last leg that passes `at`: the controller holds at least so many.
     int held_beyond(geometry::Point at) const;
     /// How likely the beam is lit when the head is at `at`, 0 … 1: of the legs that pass there, by their length where

@@ -50,6 +50,8 @@ inline constexpr std::string_view garbled_answer = "machine.garbled-answer";
 /// Parameter `text`: what the board said when it shut itself down.
 inline constexpr std::string_view board_halted = "machine.board-halted";
 inline constexpr std::string_view no_inline_power = "machine.no-inline-power";
+/// Parameter `text`: what its firmware calls itself.
+inline constexpr std::string_view inline_power_unknown = "machine.inline-power-unknown";
 /// Parameters `place` ("X, Y"): the controller counts on from a place that is not on the bed.
 inline constexpr std::string_view place_off_bed = "machine.place-off-bed";
 inline constexpr std::string_view answer_lost = "machine.answer-lost";

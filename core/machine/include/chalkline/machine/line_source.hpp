@@ -17,6 +17,7 @@ struct ProgramLine {
     std::int32_t part = 0;                ///< of a trace: the point it leads to, of a sweep: the run, counted from 0
     std::optional<geometry::Point> to{};  ///< where it leads the head, as far as that is known; none: nowhere
     std::int32_t step = -1;               ///< whose work it is; −1: nobody's
+    bool ends_line = true;                ///< false: a line was split into several, and others of them follow
     bool operator==(const ProgramLine&) const = default;
 };
 

@@ -96,6 +96,8 @@ struct MachineProfile {
     int wavelength = 450;            ///< nm
     int air = 8;                     ///< the M word that turns air assist on: 7 or 8
     Dialect dialect = Dialect::realtime;
+    /// Somebody saw its beam change within moves, whatever its firmware says of itself; of the line dialect only.
+    bool power_in_moves = false;
     bool start_button = false;  ///< a start button is wired to the controller
     FocusGauge focus;
     std::optional<geometry::Point> rest;  ///< where the head waits after finding home and after a job

@@ -67,9 +67,11 @@ struct CheckGround {
 /// art as drawn stands for it.
 std::vector<Check> check_job(const job::Job& job, const CheckGround& ground,
                              const std::vector<geometry::Point>& lit = {});
+/// The same where the job is planned, too.
+std::vector<Check> check_job(FlatJob& job, const CheckGround& ground, const std::vector<geometry::Point>& lit);
 
 /// Corners of what is burned, as drawn where it lies.
-std::vector<geometry::Point> drawn_points(const job::Job& job);
+std::vector<geometry::Point> drawn_points(FlatJob& job);
 
 /// What is wrong with one speed beside all that is known of a material, for a value that is still being typed.
 std::optional<Check> check_speed(const recipes::Known& known, Speed speed, const std::string& material);

@@ -5,6 +5,7 @@
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/profile.hpp>
 #include <chalkline/machine/program.hpp>
+#include <chalkline/planning/flat_job.hpp>
 #include <chalkline/planning/proof_shelf.hpp>
 #include <chalkline/timing/time_model.hpp>
 
@@ -57,6 +58,9 @@ struct Plan {
 /// `machine`: as the job finds it (job/round_piece.hpp).
 /// Errors: art beyond the bed, nothing to burn, a round piece on a machine without a rotary, cancelled.
 Result<Plan> plan(const job::Job& job, const machine::MachineProfile& machine, const PlanOptions& options = {},
+                  const Watch& watch = {});
+/// The same where the job is checked, too.
+Result<Plan> plan(FlatJob& job, const machine::MachineProfile& machine, const PlanOptions& options = {},
                   const Watch& watch = {});
 
 /// The same for a program that was planned before: its lengths, boxes and times, worked out from its operations.

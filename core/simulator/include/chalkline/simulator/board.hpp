@@ -44,7 +44,7 @@ struct LineHabits {
     bool numbers = false;      ///< reads `N… *…` and asks with `Resend:` for what did not arrive whole
     bool inline_power = true;  ///< S on a move changes the beam; else the beam stays as the last M3 left it
     bool keeps_busy = false;   ///< says "echo:busy: processing" while a line takes long
-    std::string firmware = "FIRMWARE_NAME:Lineboard 1 PROTOCOL_VERSION:1.0 MACHINE_TYPE:simulated";
+    std::string firmware = "FIRMWARE_NAME:Marlin 2.1.2 PROTOCOL_VERSION:1.0 MACHINE_TYPE:simulated";
     std::vector<std::string> capabilities;  ///< further lines of M115
 };
 
