@@ -20,14 +20,7 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     : QObject(parent), document_(document), plans_(plans), machine_(machine) {
     // What was vouched for no longer holds when the geometry moved.
     connect(&document_, &JobDocument::changed, this, &BurnDesk::follow_job);
-    connect(&plans_, &PlanKeeper::only_changed, this, [this] {
-        forget_frame();
-        forget_last_burn();
-    });
-    // Whatever changed what burns: a step switched on, a crop, a lead-in. What was framed is compared, not guessed.
-    connect(&plans_, &PlanKeeper::changed, this, [this] {
-        if (framed_at_ && !plans_.stale() && !planning::same_hull(framed_hull_, plans_.planned().hull)) forget_frame();
-    });
+    connect(&plans_, &PlanKeeper::only_changed, this, &BurnDesk::forget_last_burn);
     connect(&plans_, &PlanKeeper::changed, this, &BurnDesk::changed);
     connect(&plans_, &PlanKeeper::changed, this, [this] {
         if (ride_when_planned_) ride_again();
@@ -42,8 +35,8 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     });
     connect(&machine_, &MachineLink::failed, this, [this](machine::Activity activity, const Error& error) {
         const bool broke_off = break_off(activity, error.code == machine::error::link_lost);
-        riding_ = riding_ && activity != machine::Activity::framing;
-        if (!machine_.connected()) framed_at_.reset();
+        if (activity == machine::Activity::framing) ride_.reset();
+        if (!machine_.connected()) lose_place();
         // What was refused is told once, where everything is told; only what broke off stays on the line.
         if (activity != machine::Activity::none) trouble_ = wording::describe(error);
         Q_EMIT changed();
@@ -52,7 +45,7 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
     connect(&machine_, &MachineLink::stopped, this,
             [this](machine::Activity activity, bool position_sure, bool beam_off) {
                 const bool broke_off = break_off(activity, position_sure);
-                const bool others = activity == machine::Activity::framing && !std::exchange(riding_, false);
+                const bool others = activity == machine::Activity::framing && !std::exchange(ride_, std::nullopt);
                 if (others) return;  // a self-test stops itself
                 if (broke_off && position_sure) found_at_rest();
                 wording::Message message{
@@ -65,22 +58,30 @@ BurnDesk::BurnDesk(JobDocument& document, PlanKeeper& plans, MachineLink& machin
                 if (!beam_off) message.help = tr("Look at the machine and use its own switch if the beam is on.");
                 trouble_ = message;
                 ride_when_planned_ = false;
-                if (!position_sure) framed_at_.reset();
+                if (!position_sure) lose_place();
                 if (broke_off) Q_EMIT ended(machine::BurnEnd::stopped);
                 Q_EMIT changed();
             });
 }
 
-void BurnDesk::forget_frame() {
-    framed_before_ = framed_before_ || framed_at_.has_value();
-    framed_at_.reset();
-    stayed_.reset();
-    next_side_ = 0;
+void BurnDesk::lose_place() {
+    if (framed_) framed_->place_kept = false;
+}
+
+std::vector<geometry::Point> BurnDesk::piece() const {
+    const auto& stock = document_.job().stock;
+    return stock ? stock->outline().points : std::vector<geometry::Point>();
+}
+
+/// Compared, not guessed: whatever changes what burns, a step switched on, a crop, a lead-in, shows in its hull.
+bool BurnDesk::still_framed() const {
+    return framed_ && framed_->place_kept && framed_->piece == piece() &&
+           planning::same_hull(framed_->hull, plans_.planned().hull);
 }
 
 std::vector<planning::Check> BurnDesk::checks() const {
     const auto& now = machine_.snapshot();
-    auto all = planning::check_machine({now.connected ? now.laser_mode : std::nullopt, framed_before_});
+    auto all = planning::check_machine({now.connected ? now.laser_mode : std::nullopt, framed_ && !still_framed()});
     all.insert(all.end(), plans_.planned().checks.begin(), plans_.planned().checks.end());
     std::stable_sort(all.begin(), all.end(), [](const auto& a, const auto& b) { return a.severity < b.severity; });
     return all;
@@ -88,9 +89,9 @@ std::vector<planning::Check> BurnDesk::checks() const {
 
 void BurnDesk::follow_job(JobChange change) {
     if (change == JobChange::file) return;
-    if (touches(change, JobChange::art | JobChange::place | JobChange::stock)) forget_frame();
+    if (touches(change, JobChange::art | JobChange::place | JobChange::stock)) next_side_ = 0;
     if (change == JobChange::everything) {
-        framed_before_ = false;
+        framed_.reset();
         trims_.clear();
         trouble_.reset();
         broken_off_.reset();
@@ -177,14 +178,8 @@ void BurnDesk::ride(std::optional<std::size_t> side) {
     const auto frame = clearance::clear(clearance::FrameRequest{plans_.planned().hull, framing_.way, how, profile});
     if (const auto why = wording::obstacle(frame)) return say(*why);
     trouble_.reset();
-    one_side_ = side.has_value();
-    if (!one_side_) {
-        // What the last ride showed is asked anew.
-        framed_at_.reset();
-        stayed_.reset();
-    }
-    riding_ = true;
-    riding_hull_ = frame.hull;
+    if (!side) framed_.reset();  // what the last ride showed is asked anew
+    ride_ = Ride{frame.hull, piece(), side.has_value()};
     machine_.frame(*frame.program);
 }
 
@@ -195,8 +190,8 @@ void BurnDesk::ride_again() {
 }
 
 void BurnDesk::answer_frame(bool stayed) {
-    if (!framed_at_) return;
-    stayed_ = stayed;
+    if (!still_framed()) return;
+    framed_->stayed = stayed;
     Q_EMIT changed();
 }
 
@@ -387,18 +382,15 @@ void BurnDesk::follow() {
         measure(now);
     }
     // A frame was seen at a place: nobody knows that place any more.
-    if (!machine_.head() && framed_at_) forget_frame();
+    if (!machine_.head()) lose_place();
     if (!now.connected) on_start_ = OnStart::nothing;
     Q_EMIT changed();
 }
 
 void BurnDesk::finish(machine::Activity activity) {
-    const bool rode = activity == machine::Activity::framing && std::exchange(riding_, false);
-    if (rode && !one_side_) {
-        framed_at_ = QDateTime::currentDateTime();
-        framed_hull_ = riding_hull_;
-        framed_before_ = false;
-        if (!plans_.stale() && !planning::same_hull(framed_hull_, plans_.planned().hull)) forget_frame();
+    const auto rode = activity == machine::Activity::framing ? std::exchange(ride_, std::nullopt) : std::nullopt;
+    if (rode && !rode->one_side) {
+        framed_ = Framed{QDateTime::currentDateTime(), rode->hull, rode->piece};
         if (framing_.again_and_again) QMetaObject::invokeMethod(this, &BurnDesk::ride_again, Qt::QueuedConnection);
     }
     if (activity == machine::Activity::burning && burning_) {

@@ -36,7 +36,7 @@ class BurnDesk : public QObject {
     /// Rides along one side of it, the next one each time.
     void frame_side();
     /// Whether the last frame stayed on the piece, as somebody who watched it says; nothing before that.
-    std::optional<bool> stayed() const { return framed_at_ ? stayed_ : std::nullopt; }
+    std::optional<bool> stayed() const { return still_framed() ? framed_->stayed : std::nullopt; }
     void answer_frame(bool stayed);
     /// The maker says that the beam is focused for the piece as it is.
     void note_focused();
@@ -78,7 +78,8 @@ class BurnDesk : public QObject {
     /// Everything open, of the job and of the machine, what blocks first.
     std::vector<planning::Check> checks() const;
 
-    std::optional<QDateTime> framed_at() const { return framed_at_; }
+    /// When what burns was framed where it burns; nothing once either is another.
+    std::optional<QDateTime> framed_at() const { return still_framed() ? std::optional(framed_->at) : std::nullopt; }
     std::optional<QDateTime> burned_at() const { return burned_at_; }
     /// The last thing that went wrong, until the next success.
     const std::optional<wording::Message>& trouble() const { return trouble_; }
@@ -127,7 +128,9 @@ class BurnDesk : public QObject {
     std::optional<wording::Message> obstacle_of_machine() const;
     machine::ProgramPlace in_whole(machine::ProgramPlace place) const;
     void measure(const machine::Snapshot& now);
-    void forget_frame();
+    bool still_framed() const;
+    std::vector<geometry::Point> piece() const;
+    void lose_place();
     void follow_job(JobChange change);
     void forget_last_burn();
     bool take_back();
@@ -141,17 +144,26 @@ class BurnDesk : public QObject {
     JobDocument& document_;
     PlanKeeper& plans_;
     MachineLink& machine_;
-    std::optional<QDateTime> framed_at_, burned_at_;
-    std::vector<geometry::Point> riding_hull_, framed_hull_;  ///< what is ridden round now, and what was last
+    std::optional<QDateTime> burned_at_;
+    /// A ride that was asked for here and is under way.
+    struct Ride {
+        std::vector<geometry::Point> hull, piece;  ///< round what, and on what
+        bool one_side = false;                     ///< along one side of it only
+    };
+    std::optional<Ride> ride_;
+    /// The last ride all round. It holds while its hull, the piece and the head's place are what they were.
+    struct Framed {
+        QDateTime at;
+        std::vector<geometry::Point> hull, piece;
+        std::optional<bool> stayed{};
+        bool place_kept = true;  ///< the machine knew where its head was ever since
+    };
+    std::optional<Framed> framed_;
     Framing framing_;
-    std::optional<bool> stayed_;
     std::optional<double> focused_for_;  ///< thickness of the piece then, mm
     OnStart on_start_ = OnStart::nothing;
     std::size_t next_side_ = 0;
     bool ride_when_planned_ = false;  ///< the job was nudged while it is framed again and again
-    bool riding_ = false;             ///< the frame under way was asked for here
-    bool one_side_ = false;           ///< the ride under way goes along one side only
-    bool framed_before_ = false;      ///< it was framed, and changed since
     std::optional<wording::Message> trouble_;
     std::shared_ptr<const planning::Plan> burning_;
     std::optional<machine::StoredFile> burning_file_;

@@ -70,9 +70,9 @@ TEST_CASE("a frame asks whether it stayed on the piece, and only the answer make
     // Moving the job makes it stale, answer and all.
     bench.driver->placing().choose_all();
     key(bench.driver, Qt::Key_Right);
+    REQUIRE(bench.driver.wait_planned());
     CHECK(bench.driver.state(Mark::frame) == MarkState::not_yet);
     CHECK_FALSE(bench.driver->desk().stayed());
-    REQUIRE(bench.driver.wait_planned());
     // A side vouches for nothing.
     QTest::keyClick(&bench.driver->bed(), Qt::Key_F, Qt::ControlModifier | Qt::AltModifier);
     REQUIRE(wait_for([&] { return bench.now().activity == machine::Activity::framing; }));

@@ -98,6 +98,55 @@ TEST_CASE("every board in the window: connected, its place settled, framed, burn
     }
 }
 
+TEST_CASE("every board in the window: held, stopped, unplugged, and gone on with") {
+    for (const simulator::Board& board : boards()) {
+        if (board.name == "line-no-inline-power") continue;
+        INFO(board.name);
+        SimulatorProcess machine(CHALKLINE_SIM, "60", {"--board", board.name});
+        WindowDriver driver;
+        driver->files().open({sample});
+        REQUIRE(driver.wait_planned());
+        connect(driver, machine, board.dialect);
+        machine::MachineProfile profile = driver->machine().flat_profile();
+        profile.power_in_moves = true;
+        driver->keeper().keep(profile);
+        settle_place(driver);
+        REQUIRE(driver.wait_planned());
+        begin_burn(driver);
+        REQUIRE(wait_for([&] { return now(driver).lines_done > 100; }));
+        if (now(driver).can.hold) {
+            driver->machine().hold();
+            REQUIRE(wait_for([&] { return now(driver).state == machine::ControllerState::hold; }));
+            driver->machine().resume();
+            REQUIRE(wait_for([&] { return now(driver).state == machine::ControllerState::run; }));
+        }
+        driver->machine().stop();
+        REQUIRE(wait_for([&] { return driver.idle() && driver->desk().broken_off(); }));
+        driver->machine().disconnect_now();
+        connect(driver, machine, board.dialect);
+        // What went on counting is believed; else home is found again, or somebody says that the head still stands
+        // there.
+        driver->choose(Mark::burn);
+        if (!now(driver).position_sure && driver->machine().profile().home == machine::HomeCorner::none) {
+            REQUIRE(press_enabled(driver, "Is the head still there…"));
+            REQUIRE(press_enabled(driver, "Yes, it stands there"));
+            REQUIRE(wait_for([&] { return now(driver).position_sure; }));
+        }
+        settle_place(driver);
+        driver->choose(Mark::burn);
+        REQUIRE(press_enabled(driver, "Go on from there…"));
+        REQUIRE(press_enabled(driver, "Go on"));
+        REQUIRE(wait_for([&] { return driver->desk().burned_at().has_value(); }, 120000));
+        driver->machine().disconnect_now();
+        machine.finish();
+        INFO(machine.report());
+        CHECK(machine.report().find("\"violations\": []") != std::string::npos);
+        CHECK(machine.figure("beam_on_mm") > 19307);
+        // Boards that read one line after the other may have a whole plan of moves once more.
+        CHECK(machine.figure("beam_on_mm") < 19308 + 16 * 130);
+    }
+}
+
 TEST_CASE("a board that forgets its place is asked about before a burn that broke off goes on") {
     SimulatorProcess machine(CHALKLINE_SIM, "40", {"--board", "usb-restart"});
     WindowDriver driver;

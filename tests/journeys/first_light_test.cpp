@@ -185,7 +185,12 @@ TEST_CASE("moving the art takes the frame back") {
     CHECK(driver.state(Mark::frame) == MarkState::done);
     driver->placing().choose({driver->document().job().motifs[0].id});
     QTest::keyClick(&driver->bed(), Qt::Key_Up);
+    REQUIRE(driver.wait_planned());
     CHECK(driver.state(Mark::frame) == MarkState::not_yet);
+    // Where it was framed it is framed.
+    QTest::keyClick(&driver.window(), Qt::Key_Z, Qt::ControlModifier);
+    REQUIRE(driver.wait_planned());
+    CHECK(driver.state(Mark::frame) == MarkState::done);
 }
 
 TEST_CASE("the window frozen for three seconds does not starve the link") {

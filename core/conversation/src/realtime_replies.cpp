@@ -350,6 +350,10 @@ void RealtimeSession::handle_greeting(const std::string& version) {
     const bool works = in<Stopping>() || in<Streaming>() || reset_expected_;
     if (conversing() && !works && asked_before) return;
     open_.clear();
+    // Where it counts from, and what it does, only its next report says.
+    machine_at_.reset();
+    now_.state = ControllerState::unknown;
+    const bool asked_for = std::exchange(reset_expected_, false);
     if (Opening* const opening = in<Opening>()) return handle_greeting_while_opening(*opening);
     Stopping* const stopping = in<Stopping>();
     const auto confirm = [&] {
@@ -357,7 +361,7 @@ void RealtimeSession::handle_greeting(const std::string& version) {
         stopping->since = clock_;
         send_realtime(status_request, nullptr);
     };
-    if (std::exchange(reset_expected_, false)) {
+    if (asked_for) {
         if (stopping && stopping->phase == Stopping::Phase::resetting) confirm();
         return;
     }
@@ -388,6 +392,9 @@ void RealtimeSession::handle_alarm(int number) {
     // Alarm 3 is our own reset while moving: the stop goes on. 1 and 2 accept nothing before a reset; nor may one that
     // is stated in words, or came garbled.
     if (number <= 2) expect_reset();
+    // What was asked when the conversation began is asked once more.
+    if (Opening* const opening = in<Opening>(); opening && opening->phase == Opening::Phase::settings)
+        begin_reading_settings(*opening);
     Stopping* const stopping = in<Stopping>();
     if (!stopping) return fail_activity({std::string(error::alarm), {{"number", std::to_string(number)}}, {}, 0});
     stopping->came_to_rest = false;

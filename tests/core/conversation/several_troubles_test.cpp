@@ -145,3 +145,46 @@ TEST_CASE("a question that was lost with its answer keeps nothing waiting for ev
         CHECK(bench.free());
     }
 }
+
+TEST_CASE("a board locked while it is asked for its settings is asked once more") {
+    BoardBench bench(board_named("chatty"));
+    const auto asked = [&] {
+        return std::any_of(bench.events.begin(), bench.events.end(), [](const machine::Event& happened) {
+            const auto* wire = std::get_if<event::Wire>(&happened);
+            return wire && wire->sent && wire->text == "$$";
+        });
+    };
+    // The answers get lost, so that it waits for them.
+    REQUIRE(bench.until(asked, 20));
+    bench.plugged = false;
+    bench.run(0.3);
+    bench.plugged = true;
+    bench.run(1.2);
+    REQUIRE(bench.seen<event::Ready>() == 0);
+    // A switch was touched; the alarm drops what was asked, and only a reset leads on.
+    bench.controller.hit_limit_switch();
+    REQUIRE(bench.ready());
+    CHECK(bench.session->setting(22) == 1.0);
+    CHECK(bench.session->setting(130));
+    REQUIRE(bench.session->home());
+    CHECK(bench.until([&] { return bench.free() && bench.now().position_sure; }, 120));
+}
+
+TEST_CASE("where the head stands cannot be said by what a board counted before it started anew") {
+    BoardBench bench(board_named("usb-restart"));
+    REQUIRE(bench.make_ready());
+    REQUIRE(bench.session->jog({24, 8}, Speed::mm_per_min(6000)));
+    REQUIRE(bench.until([&] { return bench.free() && bench.now().state == ControllerState::idle; }));
+    const Point stands = bench.controller.head();
+    bench.controller.set_power(false);
+    bench.run(0.5);
+    bench.controller.set_power(true);
+    // Its greeting is there, a report is not: whoever is quick says the place now.
+    REQUIRE(bench.until([&] { return !bench.now().position_sure; }, 20));
+    if (!bench.session->stands_at(stands)) {
+        REQUIRE(bench.until([&] { return bench.now().state == ControllerState::idle; }, 20));
+        REQUIRE(bench.session->stands_at(stands));
+    }
+    bench.run(1);
+    CHECK(geometry::distance(*bench.now().position, stands) < 0.01);
+}
