@@ -4534,8 +4534,8 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>app/mainwindow/job_files.cpp</extracomment>
-      <source>Jobs and art (*.chalk *.svg *.pdf *.dxf *.png *.jpg *.jpeg *.bmp *.tif *.tiff *.webp *.gif)</source>
-      <translation>Aufträge und Zeichnungen (*.chalk *.svg *.pdf *.dxf *.png *.jpg *.jpeg *.bmp *.tif *.tiff *.webp *.gif)</translation>
+      <source>Jobs and art (*.chalk *.svg *.svgz *.pdf *.dxf *.png *.jpg *.jpeg *.bmp *.tif *.tiff *.webp *.gif)</source>
+      <translation>Aufträge und Zeichnungen (*.chalk *.svg *.svgz *.pdf *.dxf *.png *.jpg *.jpeg *.bmp *.tif *.tiff *.webp *.gif)</translation>
     </message>
     <message>
       <extracomment>app/trays/waiting_panel.cpp</extracomment>
@@ -9014,6 +9014,11 @@ eins je Zeile</translation>
       <extracomment>app/trays/frame_tray.cpp</extracomment>
       <source>The next side each time (Shift+F)</source>
       <translation>Jedes Mal die nächste Seite (Umschalt+F)</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The packed drawing is broken, or far too large</source>
+      <translation>Die gepackte Zeichnung ist beschädigt oder viel zu groß</translation>
     </message>
     <message>
       <extracomment>app/guide/guide.cpp</extracomment>

@@ -37,8 +37,8 @@ void Inbox::set_folder(const QString& folder) {
 }
 
 QStringList Inbox::files() const {
-    static const QStringList kinds{"*.svg", "*.pdf",  "*.dxf", "*.png",  "*.jpg", "*.jpeg",
-                                   "*.bmp", "*.tiff", "*.tif", "*.webp", "*.gif"};
+    static const QStringList kinds{"*.svg",  "*.svgz", "*.pdf",  "*.dxf", "*.png",  "*.jpg",
+                                   "*.jpeg", "*.bmp",  "*.tiff", "*.tif", "*.webp", "*.gif"};
     QStringList paths;
     for (const QFileInfo& file : QDir(folder_).entryInfoList(kinds, QDir::Files | QDir::NoSymLinks | QDir::Readable))
         paths << file.absoluteFilePath();

@@ -57,7 +57,7 @@ void JobFiles::ask_and_open() {
     auto* dialog = make_dialog(window_, tr("Open"), QFileDialog::AcceptOpen);
     dialog->setFileMode(QFileDialog::ExistingFiles);
     dialog->setNameFilters(
-        {tr("Jobs and art (*.chalk *.svg *.pdf *.dxf *.png *.jpg *.jpeg *.bmp *.tif *.tiff *.webp *.gif)"),
+        {tr("Jobs and art (*.chalk *.svg *.svgz *.pdf *.dxf *.png *.jpg *.jpeg *.bmp *.tif *.tiff *.webp *.gif)"),
          tr("Programs (*.gcode *.nc *.ngc *.gc)"), tr("All files (*)")});
     connect(dialog, &QFileDialog::filesSelected, this, &JobFiles::open);
     dialog->show();

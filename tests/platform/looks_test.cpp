@@ -203,6 +203,38 @@ TEST_CASE("as it looks: everything a renderer knows, and thin lines stay lines")
     CHECK(again->pictures[0].image->pixels == art.pictures[0].image->pixels);
 }
 
+TEST_CASE("as it looks: what sheets keep under names is drawn as what it stands for") {
+    const std::string style = "<style>svg{--ink:#f00;--pale:var(--none, #00f)}.b{fill:var(--pale)}</style>";
+    const Greys seen = looks(page(style + "<rect x='10' y='10' width='20' height='20' fill='var(--ink)'/>"
+                                          "<rect class='b' x='40' y='10' width='20' height='20'/>"));
+    CHECK(seen.at(200, 200) == grey({255, 0, 0}));
+    CHECK(seen.at(500, 200) == grey({0, 0, 255}));
+}
+
+TEST_CASE("lines under, over and through letters are where another renderer has them") {
+    for (const char* decoration : {"underline", "overline", "line-through"}) {
+        INFO(decoration);
+        const std::string inside = std::string(
+                                       "<text x='10' y='25' font-family='DejaVu Sans' font-size='16' "
+                                       "text-decoration='") +
+                                   decoration + "'>aa aa</text>";
+        const Greys theirs = looks(page(inside));
+        const Greys ours = greys_of(art::drawn(read_text(page(inside)), pitch));
+        // The blank between the words shows nothing but the line.
+        const auto heights = [](const Greys& grey) {
+            std::vector<int> rows;
+            for (int y = 0; y < grey.height; ++y)
+                if (grey.at(323, y) < 128) rows.push_back(y);
+            return rows;
+        };
+        const auto seen = heights(theirs), drawn = heights(ours);
+        REQUIRE_FALSE(seen.empty());
+        REQUIRE_FALSE(drawn.empty());
+        CHECK(std::abs(drawn.front() - seen.front()) <= 5);  // 0.5 mm of 16
+        CHECK(std::abs(drawn.back() - seen.back()) <= 5);
+    }
+}
+
 TEST_CASE("a drawing as a picture is as fine as asked, as large as drawn, and bounded") {
     art::ReadOptions options;
     options.as_picture = 0.05;

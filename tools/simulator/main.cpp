@@ -7,8 +7,9 @@
 
 int main(int argc, char** argv) {
     using namespace chalkline;
-    const auto [options, exit_code] = sim::parse_options(argc, argv);
-    if (exit_code) return *exit_code;
+    const sim::Parsed parsed = sim::parse_options(argc, argv);
+    if (parsed.exit_code) return *parsed.exit_code;
+    const sim::Options& options = parsed.options;
 
     simulator::Controller controller(options.profile, options.board);
     if (!options.settings.empty())

@@ -39,6 +39,8 @@ constexpr std::array sentences{
              S("Save it as SVG, PDF, DXF, PNG or JPEG in the program that made it.")},
     Sentence{"art.broken-xml", S("The drawing is broken: {reason}"),
              S("It was cut short or damaged. Save it again from the program that made it.")},
+    Sentence{"art.broken-packed", S("The packed drawing is broken, or far too large"),
+             S("It was cut short or damaged. Save it again from the program that made it.")},
     Sentence{"art.not-svg", S("This is no SVG drawing: it begins with “{root}”"),
              S("Save it as SVG in your drawing program.")},
     Sentence{"art.nothing-drawable", S("There is nothing to burn in this drawing"),

@@ -4,6 +4,7 @@
 #include "compose/page_picture.hpp"
 #include "dxf/groups.hpp"
 #include "dxf/reader.hpp"
+#include "packed.hpp"
 #include "page.hpp"
 #include "pdf/reader.hpp"
 #include "picture_reader.hpp"
@@ -89,6 +90,7 @@ Result<Artwork> read_with(std::shared_ptr<const std::string> bytes, const std::s
 }  // namespace
 
 std::string_view format_of(std::string_view bytes) {
+    if (is_packed(bytes)) return "svg";
     const std::string_view head = bytes.substr(0, 4096);
     const bool utf16 = head.starts_with("\xff\xfe") || head.starts_with("\xfe\xff");
     const auto first = head.find_first_not_of(" \t\r\n\xef\xbb\xbf");
@@ -102,6 +104,11 @@ std::string_view format_of(std::string_view bytes) {
 
 Result<Artwork> read(std::shared_ptr<const std::string> bytes, const std::string& name, const ReadOptions& options,
                      const Outside& outside, const Watch& watch) {
+    if (is_packed(*bytes)) {
+        auto whole = unpacked(*bytes);
+        if (!whole) return fail(whole.error().code, {}, name);
+        bytes = std::make_shared<const std::string>(std::move(*whole));
+    }
     return read_with(std::move(bytes), name, {}, options, outside, watch);
 }
 

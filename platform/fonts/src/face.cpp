@@ -76,6 +76,12 @@ const Path& Face::glyph(unsigned index) {
     return found->second;
 }
 
+std::optional<double> Face::strike() const {
+    const auto* os2 = static_cast<const TT_OS2*>(FT_Get_Sfnt_Table(face_, FT_SFNT_OS2));
+    if (!os2 || os2->version == 0xFFFF || os2->yStrikeoutPosition == 0) return {};
+    return (os2->yStrikeoutPosition - os2->yStrikeoutSize / 2.0) * unit();
+}
+
 double Face::x_height() {
     const auto* os2 = static_cast<const TT_OS2*>(FT_Get_Sfnt_Table(face_, FT_SFNT_OS2));
     if (os2 && os2->version >= 2 && os2->sxHeight > 0) return os2->sxHeight * unit();

@@ -7,6 +7,7 @@
 #include <hb.h>
 
 #include <memory>
+#include <optional>
 #include <string>
 #include <unordered_map>
 
@@ -27,6 +28,10 @@ class Face {
     double ascent() const { return face_->ascender * unit(); }
     double descent() const { return -face_->descender * unit(); }
     double x_height();
+    double underline() const { return face_->underline_position * unit(); }
+    double line_thickness() const { return face_->underline_thickness * unit(); }
+    /// Middle of the line through letters; nothing where the font does not say.
+    std::optional<double> strike() const;
 
     std::string family;
     bool slant = false;  ///< drawn slanted because the family has no slanted face

@@ -95,6 +95,11 @@ class SystemFonts::Shelf {
         result.ascent = first.ascent();
         result.descent = first.descent();
         result.x_height = first.x_height();
+        if (first.line_thickness() > 0) {
+            result.underline = first.underline();
+            result.line_thickness = first.line_thickness();
+        }
+        result.strike = first.strike().value_or(result.x_height / 2);
         // Stretches of letters that one face has are shaped together.
         const auto letters = letters_of(text);
         for (std::size_t from = 0; from < letters.size();) {

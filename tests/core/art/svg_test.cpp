@@ -462,3 +462,22 @@ TEST_CASE("a size in pixels is read at the density that is chosen, one in real u
     CHECK(art->shapes[0].ink.kind == InkKind::fill);
     CHECK(read_text(drawing_in_pixels)->shapes[0].ink.kind == InkKind::line);
 }
+
+TEST_CASE("a packed drawing is read as what is in it, a broken one told") {
+    const auto packed = read_file(CHALKLINE_DATA "/packed.svgz");  // by gzip
+    REQUIRE(packed);
+    CHECK(format_of(*packed) == "svg");
+    const auto read = [](const std::string& bytes) {
+        return art::read(std::make_shared<const std::string>(bytes), "p.svgz");
+    };
+    const auto art = read(*packed);
+    REQUIRE(art);
+    CHECK(art->shapes.size() == 2);
+    CHECK(art->page.x == Approx(40));
+    CHECK(art->source->starts_with("<svg"));  // so that a job holds a drawing that anything reads
+    for (const std::size_t kept : {std::size_t{3}, packed->size() / 2, packed->size() - 4})
+        CHECK(read(packed->substr(0, kept)).error().code == art::error::broken_packed);
+    std::string spoilt = *packed;
+    spoilt[spoilt.size() / 2] ^= 0x55;
+    CHECK_FALSE(read(spoilt));
+}

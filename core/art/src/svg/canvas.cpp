@@ -88,11 +88,12 @@ void Canvas::paint(const Path& path, const Style& style, const Place& place, con
     const auto fill_coat = fills ? coat_of(style.fill, style.fill_opacity, style, element) : std::nullopt;
     const auto stroke_coat =
         style.pen.width > 0 ? coat_of(style.stroke, style.stroke_opacity, style, element) : std::nullopt;
+    if (stroke_coat && style.stroke_under) stroke(path, style, *stroke_coat, place, element);
     if (fill_coat) {
         const Box user_box = fill_coat->server ? geometry::bounds(path.flatten({}, 1e-3)) : Box{};
         fill(on_page, style.rule, *fill_coat, place, user_box, element);
     }
-    if (stroke_coat) stroke(path, style, *stroke_coat, place, element);
+    if (stroke_coat && !style.stroke_under) stroke(path, style, *stroke_coat, place, element);
 }
 
 void Canvas::fill(const Path& page_path, FillRule rule, const Coat& coat, const Place& place, const Box& user_box,

@@ -122,7 +122,10 @@ void cascade(const Scene& scene, const pugi::xml_node& element, Style& style, co
     }
     const auto set_replaced = [&](std::string_view property, std::string_view value, const Viewport& here) {
         if (value.find("var(") == std::string_view::npos) return set(scene, style, element, property, value, here);
-        if (const auto text = replaced(value, style)) set(scene, style, element, property, *text, here);
+        const auto text = replaced(value, style);
+        if (!text) return;
+        set(scene, style, element, property, *text, here);
+        if (scene.options.as_picture) scene.replaced.push_back({element, std::string(property), *text});
     };
     // Lengths in em need the font size, so that comes first and is itself relative to the parent's.
     Viewport here = viewport;

@@ -50,6 +50,12 @@ class Notes : public RemarkBook {
     const Document& document_;
 };
 
+/// A value in which names stood for what it is.
+struct ReplacedValue {
+    pugi::xml_node element;
+    std::string property, value;
+};
+
 /// What every part of the reader works with.
 struct Scene {
     const Document& document;
@@ -58,6 +64,7 @@ struct Scene {
     Notes& notes;
     const ReadOptions& options;
     const Outside& outside;
+    std::vector<ReplacedValue>& replaced;  ///< kept for a renderer that knows no variables
 };
 
 /// The style of an element: presentation attributes, then sheets, then the style attribute, then what is important.

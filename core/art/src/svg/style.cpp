@@ -208,6 +208,27 @@ Applied set_clip(Style& style, std::string_view text) {
     return id ? Applied::yes : Applied::unsupported;
 }
 
+/// What is not named comes behind what is, in the usual order: fill, stroke, markers.
+Applied set_paint_order(Style& style, std::string_view text) {
+    const auto place = [text](std::string_view layer) {
+        const auto at = text.find(layer);
+        return at == std::string_view::npos ? text.size() : at;
+    };
+    const bool named = text == "normal" || place("fill") + place("stroke") + place("markers") < 3 * text.size();
+    style.stroke_under = place("stroke") < place("fill");
+    return taken(named);
+}
+
+Applied set_decoration(TextStyle& look, std::string_view text) {
+    look.underlined = look.overlined = look.struck = false;
+    bool known = text.find("none") != std::string_view::npos;
+    for (const auto& [word, flag] : {std::pair(std::string_view("underline"), &look.underlined),
+                                     std::pair(std::string_view("overline"), &look.overlined),
+                                     std::pair(std::string_view("line-through"), &look.struck)})
+        if (text.find(word) != std::string_view::npos) *flag = known = true;
+    return taken(known);
+}
+
 Applied unless_at_rest(std::string_view value) {
     const bool at_rest = value == "none" || value == "normal" || value == "auto" || value == "0" || value.empty();
     return at_rest ? Applied::yes : Applied::unsupported;
@@ -319,7 +340,11 @@ const std::unordered_map<std::string_view, Setter>& setters() {
         {"marker-start", [](Style&, T t, V) { return unless_at_rest(t); }},
         {"marker-mid", [](Style&, T t, V) { return unless_at_rest(t); }},
         {"marker-end", [](Style&, T t, V) { return unless_at_rest(t); }},
-        {"text-decoration", [](Style&, T t, V) { return unless_at_rest(t); }},
+        {"paint-order", [](Style& s, T t, V) { return set_paint_order(s, t); }},
+        {"text-decoration", [](Style& s, T t, V) {
+            return change_text(s, [&](TextStyle& look) { return set_decoration(look, t) == Applied::yes; }); }},
+        {"text-decoration-line", [](Style& s, T t, V) {
+            return change_text(s, [&](TextStyle& look) { return set_decoration(look, t) == Applied::yes; }); }},
         {"writing-mode", [](Style&, T t, V) {
             return t.starts_with("lr") || t == "horizontal-tb" ? Applied::yes : Applied::unsupported; }},
     };

@@ -40,6 +40,7 @@ struct TextStyle {
     double shift = 0;                             ///< of the baseline, user units, up
     std::string baseline;                         ///< dominant or alignment baseline, empty: alphabetic
     bool keep_spaces = false;                     ///< xml:space="preserve"
+    bool underlined = false, overlined = false, struck = false;
 };
 
 struct Style {
@@ -56,6 +57,7 @@ struct Style {
     double font_size = 16;                                   ///< user units
     std::shared_ptr<const TextStyle> text = default_text();  ///< shared: most elements are no text
     bool visible = true;
+    bool stroke_under = false;  ///< paint-order: the stroke lies under the fill
     std::shared_ptr<const std::map<std::string, std::string>> variables;  ///< "--name" and its value; null: none
 
     // Not inherited: back at rest for every element.

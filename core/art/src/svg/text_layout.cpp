@@ -180,6 +180,10 @@ struct Placed {
     double advance = 0;  ///< user units
     double turn = 0;     ///< radians, clockwise on screen
     std::size_t style = 0, chunk = 0, rail = 0, stretch = 0;
+    /// Where its font has lines along letters: their middles and how thick they are, font sizes.
+    struct Lines {
+        double under, over, through, thickness;
+    } lines{};
 };
 
 /// Shapes letters into placed glyphs.
@@ -254,11 +258,18 @@ class TextSetter {
             const bool last_of_cluster = i + 1 == drawn->glyphs.size() || drawn->glyphs[i + 1].cluster != glyph.cluster;
             if (last_of_cluster) advance += look.letter_spacing;
             if (run[glyph.cluster] == ' ') advance += look.word_spacing;
-            Placed placed{glyph.path,  pen_ + Point{glyph.offset.x * size, drop - glyph.offset.y * size},
-                          size,        1,
-                          advance,     first.turn * std::numbers::pi / 180,
-                          first.style, chunk_,
-                          first.rail,  first.stretch};
+            Placed placed{
+                glyph.path,
+                pen_ + Point{glyph.offset.x * size, drop - glyph.offset.y * size},
+                size,
+                1,
+                advance,
+                first.turn * std::numbers::pi / 180,
+                first.style,
+                chunk_,
+                first.rail,
+                first.stretch,
+                {drawn->underline, drawn->ascent - drawn->line_thickness / 2, drawn->strike, drawn->line_thickness}};
             placed_.push_back(std::move(placed));
             pen_.x += advance;
         }
@@ -330,6 +341,26 @@ std::optional<std::pair<Point, double>> along(const std::vector<Polyline>& lines
     return {};
 }
 
+/// Lines under, over and through a letter. `map`: from font sizes, Y up, to user units.
+void decorate(Path& path, const Placed& glyph, const TextStyle& look, const Transform& map) {
+    const auto line = [&](bool wanted, double middle) {
+        if (!wanted || !(glyph.advance > 0)) return;
+        const double end = glyph.advance / (glyph.size * glyph.widen);
+        const double low = middle - glyph.lines.thickness / 2, high = middle + glyph.lines.thickness / 2;
+        Path bar;
+        bar.move_to({0, low});
+        bar.line_to({end, low});
+        bar.line_to({end, high});
+        bar.line_to({0, high});
+        bar.close();
+        bar.transform(map);
+        path.append(bar);
+    };
+    line(look.underlined, glyph.lines.under);
+    line(look.overlined, glyph.lines.over);
+    line(look.struck, glyph.lines.through);
+}
+
 /// The map from a glyph's own units to user units; nothing where a rail ends.
 std::optional<Transform> glyph_map(const Placed& glyph, const TextGatherer& text) {
     const Transform letter = Transform::scale(glyph.size * glyph.widen, -glyph.size);
@@ -352,11 +383,13 @@ void paint_text(const Scene& scene, Canvas& canvas, const pugi::xml_node& elemen
     const auto glyphs = TextSetter(scene, text).set();
     // Letters of one style that follow each other are one shape.
     for (std::size_t from = 0; from < glyphs.size();) {
-        Path path;
+        Path path, lines;
         std::size_t to = from;
         for (; to < glyphs.size() && glyphs[to].style == glyphs[from].style; ++to) {
             const auto map = glyph_map(glyphs[to], text);
-            if (!map || glyphs[to].path.empty()) continue;
+            if (!map) continue;
+            decorate(lines, glyphs[to], *text.styles[glyphs[to].style].text, *map);
+            if (glyphs[to].path.empty()) continue;
             Path letter = glyphs[to].path;
             letter.transform(*map);
             path.append(letter);
@@ -364,6 +397,8 @@ void paint_text(const Scene& scene, Canvas& canvas, const pugi::xml_node& elemen
         Style look = text.styles[glyphs[from].style];
         look.rule = geometry::FillRule::non_zero;
         canvas.paint(path, look, place, text.elements[glyphs[from].style]);
+        // On their own: fonts turn their outlines one way or the other, and what crosses would be cut out.
+        canvas.paint(lines, look, place, text.elements[glyphs[from].style]);
         from = to;
     }
 }

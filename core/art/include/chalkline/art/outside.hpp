@@ -67,6 +67,8 @@ struct LetteredText {
     bool substituted = false;   ///< none of the wished families is here
     bool missing_letters = false;
     double ascent = 0.8, descent = 0.2, x_height = 0.5;  ///< of the font, in font sizes
+    /// Middles of the lines under and through letters, above the baseline, and how thick such a line is; font sizes.
+    double underline = -0.1, strike = 0.3, line_thickness = 0.05;
 };
 
 class Lettering {

@@ -22,6 +22,7 @@ inline constexpr std::string_view broken_pdf = "art.broken-pdf";
 inline constexpr std::string_view locked_pdf = "art.locked-pdf";
 inline constexpr std::string_view no_such_page = "art.no-such-page";
 inline constexpr std::string_view cannot_decode = "art.cannot-decode";
+inline constexpr std::string_view broken_packed = "art.broken-packed";
 }  // namespace error
 
 namespace notice {
@@ -57,7 +58,7 @@ inline constexpr double farthest_place = 1e6;
 /// Most control points in one file.
 inline constexpr std::size_t most_points = 40'000'000;
 
-/// "svg", "dxf", "pdf" or "picture" by what the bytes are; empty for anything else.
+/// "svg" (packed, too), "dxf", "pdf" or "picture" by what the bytes are; empty for anything else.
 std::string_view format_of(std::string_view bytes);
 
 /// Reads a file's bytes by what they are, not by the name. `name` is kept for messages and the job.
