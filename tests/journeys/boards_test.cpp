@@ -102,7 +102,7 @@ TEST_CASE("every board in the window: held, stopped, unplugged, and gone on with
     for (const simulator::Board& board : boards()) {
         if (board.name == "line-no-inline-power") continue;
         INFO(board.name);
-        SimulatorProcess machine(CHALKLINE_SIM, "60", {"--board", board.name});
+        SimulatorProcess machine(CHALKLINE_SIM, "200", {"--board", board.name});
         WindowDriver driver;
         driver->files().open({sample});
         REQUIRE(driver.wait_planned());
