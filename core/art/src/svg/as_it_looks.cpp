@@ -57,14 +57,13 @@ Result<void> draw_as_it_looks(const Scene& scene, const std::vector<pugi::xml_no
                               const std::vector<double>& box, const Box& page) {
     if (!scene.outside.renderer) return fail(error::not_rendered, {{"reason", "no renderer"}});
     pugi::xml_node root = scene.document.root();
-    const auto force = [](const pugi::xml_node& element, const std::string& property, const std::string& value) {
-        const std::string own = element.attribute("style").value();
-        set(element, "style", own + ";" + property + ":" + value + " !important");
-    };
-    for (const ReplacedValue& one : scene.replaced)
-        force(one.element, one.property, one.value);
+    // An element that is used many times is written once.
+    PropertyValues forced = scene.replaced;
     for (const pugi::xml_node& element : thin_lines)
-        force(element, "stroke", "none");
+        forced[{element, "stroke"}] = "none";
+    for (const auto& [of, value] : forced)
+        set(of.first, "style",
+            std::string(of.first.attribute("style").value()) + ";" + of.second + ":" + value + " !important");
     if (!scene.art.linked.empty()) embed_linked(scene, root);
     set(root, "width", fmt::format("{}px", page.width()));
     set(root, "height", fmt::format("{}px", page.height()));

@@ -118,7 +118,7 @@ Result<Artwork> read(std::string_view bytes, const std::string& name, std::vecto
     art.linked = std::move(linked);
     Notes notes(**document, art);
     Composer composer(art, options.cover);
-    std::vector<ReplacedValue> replaced;
+    PropertyValues replaced;
     const Scene scene{**document, art, composer, notes, options, outside, replaced};
     for (int i = 0; i < (*document)->rules_left_out(); ++i)
         notes.add(notice::unsupported, root, {{"feature", "style-rule"}});

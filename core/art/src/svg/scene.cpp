@@ -125,7 +125,7 @@ void cascade(const Scene& scene, const pugi::xml_node& element, Style& style, co
         const auto text = replaced(value, style);
         if (!text) return;
         set(scene, style, element, property, *text, here);
-        if (scene.options.as_picture) scene.replaced.push_back({element, std::string(property), *text});
+        if (scene.options.as_picture) scene.replaced[{element, std::string(property)}] = *text;
     };
     // Lengths in em need the font size, so that comes first and is itself relative to the parent's.
     Viewport here = viewport;

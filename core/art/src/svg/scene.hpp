@@ -9,8 +9,10 @@
 
 #include <chalkline/art/reader.hpp>
 
+#include <map>
 #include <memory>
 #include <string>
+#include <utility>
 
 namespace chalkline::art::svg {
 
@@ -50,11 +52,8 @@ class Notes : public RemarkBook {
     const Document& document_;
 };
 
-/// A value in which names stood for what it is.
-struct ReplacedValue {
-    pugi::xml_node element;
-    std::string property, value;
-};
+/// What properties of elements come to, by element and property.
+using PropertyValues = std::map<std::pair<pugi::xml_node, std::string>, std::string>;
 
 /// What every part of the reader works with.
 struct Scene {
@@ -64,7 +63,7 @@ struct Scene {
     Notes& notes;
     const ReadOptions& options;
     const Outside& outside;
-    std::vector<ReplacedValue>& replaced;  ///< kept for a renderer that knows no variables
+    PropertyValues& replaced;  ///< values in which names stood for them; kept for a renderer that knows no names
 };
 
 /// The style of an element: presentation attributes, then sheets, then the style attribute, then what is important.

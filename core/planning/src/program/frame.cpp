@@ -43,7 +43,7 @@ bool same_hull(const std::vector<Point>& a, const std::vector<Point>& b) {
                                [&](Point other) { return geometry::distance(corner, other) < lit_hull_slack; });
         });
     };
-    return within(a, b) && within(b, a);
+    return a == b || (within(a, b) && within(b, a));
 }
 
 Result<Polyline> frame_line(const std::vector<Point>& hull, FrameWay way) {
