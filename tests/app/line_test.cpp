@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The line above the bed: what it says of a job, computed from the job alone.
+#include "support/sample_files.hpp"
 #include "support/window_driver.hpp"
 
 #include <chalkline/job/chalk_file.hpp>
@@ -12,11 +13,10 @@
 
 using namespace chalkline;
 using namespace chalkline::app;
+using namespace chalkline::test;
 using test::WindowDriver;
 
 namespace {
-
-const QString sample = CHALKLINE_SAMPLES "/plot-27.chalk";
 
 void edit(WindowDriver& driver, Result<job::Job> edited, JobChange change) {
     REQUIRE(driver->document().edit("Edit", std::move(edited), change));
@@ -26,7 +26,7 @@ void edit(WindowDriver& driver, Result<job::Job> edited, JobChange change) {
 
 TEST_CASE("a job that is ready shows four marks done") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     REQUIRE(driver.wait_planned());
     for (const Mark mark : {Mark::art, Mark::steps, Mark::stock, Mark::rehearse})
         CHECK(driver.state(mark) == MarkState::done);
@@ -37,7 +37,7 @@ TEST_CASE("a job that is ready shows four marks done") {
 
 TEST_CASE("each thing that is wrong shows at its own mark, and goes when it is mended") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     REQUIRE(driver.wait_planned());
     const job::Job good = driver->document().job();
 
@@ -61,7 +61,7 @@ TEST_CASE("each thing that is wrong shows at its own mark, and goes when it is m
 
 TEST_CASE("a job without stock, steps or inks says which") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     REQUIRE(driver.wait_planned());
     edit(driver, job::set_stock(driver->document().job(), {}), JobChange::stock);
     CHECK(driver.fact(Mark::stock) == "no piece set");
@@ -83,7 +83,7 @@ TEST_CASE("an art fact counts pieces") {
 
 TEST_CASE("the plan follows the newest edit when edits come fast") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     REQUIRE(driver.wait_planned());
     for (int i = 1; i <= 30; ++i)
         edit(driver, job::transform(driver->document().job(), {1}, geometry::Transform::move(0.5, 0)),
@@ -94,7 +94,7 @@ TEST_CASE("the plan follows the newest edit when edits come fast") {
 }
 
 TEST_CASE("a plan worked out twice is the same, and can be cancelled") {
-    const job::Job job = job::load(sample.toStdString()).value().job;
+    const job::Job job = job::load(sample_job.toStdString()).value().job;
     const planning::CheckGround ground;
     const clearance::JobRequest request{job, ground};
     const auto a = clearance::clear(request), b = clearance::clear(request);

@@ -68,7 +68,7 @@ TEST_CASE("ports show as they come and go, and who answers on them is asked") {
     CHECK_FALSE(driver.visible_text().contains("just plugged in"));
     cables.set({{machine.port(), "Workshop", "Laser"}});
     REQUIRE(wait_for([&] { return driver.visible_text().contains("/dev/there went away"); }));
-    CHECK(driver.visible_text().contains("just plugged in"));
+    CHECK(wait_for([&] { return driver.visible_text().contains("just plugged in"); }));
     REQUIRE(driver.click("Ask who is there"));
     REQUIRE(wait_for([&] { return driver.visible_text().contains("Answers: controller"); }));
     REQUIRE(driver.button("Ask who is there"));

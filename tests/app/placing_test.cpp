@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Art laid on the bed by mouse and keys.
 #include "support/bed_driver.hpp"
+#include "support/sample_files.hpp"
 #include "trays/art/motif_card.hpp"
 
 #include <chalkline/job/chalk_file.hpp>
@@ -17,11 +18,7 @@ using namespace chalkline;
 using namespace chalkline::app;
 using namespace chalkline::test;
 
-namespace {
-
-const QString sample = CHALKLINE_SAMPLES "/plot-27.chalk";
-
-}  // namespace
+namespace {}  // namespace
 
 TEST_CASE("handles scale with the shape kept, stretch and turn, and Esc takes a drag back") {
     WindowDriver driver;
@@ -121,7 +118,7 @@ TEST_CASE("several are chosen by box, Shift and keys, grouped, copied, locked an
 
 TEST_CASE("numbers turn and size what is chosen, the datum follows and brings the job to a place") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     driver->choose(Mark::art);
     key(driver, Qt::Key_A, Qt::ControlModifier);
     REQUIRE(driver.type("Art turned by", "30"));

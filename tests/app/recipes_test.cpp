@@ -3,6 +3,7 @@
 #include "recipes/recipe_shelf.hpp"
 #include "recipes/wall_chart.hpp"
 #include "support/bed_driver.hpp"
+#include "support/sample_files.hpp"
 #include "widgets/dose_pad.hpp"
 
 #include <chalkline/base/file.hpp>
@@ -25,14 +26,12 @@ using namespace chalkline::test;
 
 namespace {
 
-const QString plate_job = CHALKLINE_SAMPLES "/plot-27.chalk";
-
 /// A window with recipes of its own, only the starting points in them, and the sample open.
 struct Workshop {
     QTemporaryDir folder;
     WindowDriver driver{"max", folder.filePath("recipes.db")};
     Workshop() {
-        driver.drop({plate_job});
+        driver.drop({sample_job});
         driver->choose(Mark::steps);
         QTest::qWait(20);
     }
@@ -282,7 +281,7 @@ TEST_CASE("a photograph is kept with its recipe, smaller and turned upright") {
         dialog->close();
         QTest::qWait(20);
     };
-    photograph(plate_job);
+    photograph(sample_job);
     CHECK(shop->visible_text().contains("The photograph cannot be kept"));
     photograph(file);
     CHECK_FALSE(shop.desk().find(id)->photo.empty());
@@ -354,7 +353,7 @@ TEST_CASE("what is shown is written as JSON, table and chart, and read again") {
     CHECK(shop.desk().all()->size() == before - 2);
     import(shop.folder.filePath("all.json"));
     CHECK(shop.desk().all()->size() == before);
-    import(plate_job);
+    import(sample_job);
     CHECK(shop->visible_text().contains("The recipes cannot be read"));
 }
 
@@ -385,7 +384,7 @@ TEST_CASE("recipes of a newer Chalkline are said, left alone, and the job can be
     QFile::remove(file + "-wal");
     WindowDriver driver("max", file);
     CHECK(driver.visible_text().contains("kept by a newer Chalkline"));
-    driver.drop({plate_job});
+    driver.drop({sample_job});
     CHECK(driver.wait_planned());
     CHECK(driver->recipes().all()->empty());
     CHECK_FALSE(driver->recipes().keep("Keep", recipes::Recipe{.machine = driver->recipes().machine()}));

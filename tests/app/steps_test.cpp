@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The run sheet worked by mouse and keys: rare settings, several steps at once, objects, what is burned alone.
 #include "support/bed_driver.hpp"
+#include "support/sample_files.hpp"
 
 #include <chalkline/job/edits.hpp>
 
@@ -15,8 +16,6 @@ using namespace chalkline::test;
 
 namespace {
 
-const QString plate = CHALKLINE_SAMPLES "/plot-27.chalk";
-
 StepCard& card(WindowDriver& driver, std::size_t number) {
     return *driver->steps_tray().cards()[number - 1];
 }
@@ -27,7 +26,7 @@ void click_card(WindowDriver& driver, std::size_t number, Qt::KeyboardModifiers 
 }
 
 void open_plate(WindowDriver& driver) {
-    driver.drop({plate});
+    driver.drop({sample_job});
     driver->choose(Mark::steps);
     QTest::qWait(20);
 }

@@ -18,19 +18,11 @@ const job::Stock& piece(WindowDriver& driver) {
     return *job_of(driver).stock;
 }
 
-void give_piece(WindowDriver& driver) {
-    job::Stock stock;
-    stock.corner = {100, 100};
-    stock.width = 120;
-    stock.height = 80;
-    REQUIRE(driver->document().edit("Stock", job::set_stock({}, stock), JobChange::stock));
-}
-
 }  // namespace
 
 TEST_CASE("the piece is dragged, stretched and turned while its tray is open, and art on it is taken first") {
     WindowDriver driver;
-    give_piece(driver);
+    give_piece(driver, {100, 100}, 120, 80);
     drag(driver, {120, 120}, {140, 150}, Qt::ControlModifier);
     CHECK(piece(driver).corner == geometry::Point{100, 100});
 
@@ -63,7 +55,7 @@ TEST_CASE("the piece is dragged, stretched and turned while its tray is open, an
 
 TEST_CASE("a place marked by a click takes the datum and is forgotten") {
     WindowDriver driver;
-    give_piece(driver);
+    give_piece(driver, {100, 100}, 120, 80);
     draw(driver, "Rectangle");
     driver->choose(Mark::stock);
     QTest::qWait(20);

@@ -20,14 +20,6 @@ namespace {
 constexpr int tags = 12;
 constexpr double tag_width = 28, tag_gap = 2.5;  // mm
 
-void give_piece(WindowDriver& driver) {
-    job::Stock stock;
-    stock.corner = {10, 10};
-    stock.width = 380;
-    stock.height = 60;
-    REQUIRE(driver->document().edit("Stock", job::set_stock({}, stock), JobChange::stock));
-}
-
 bool is_text(const job::Motif& motif) {
     return std::holds_alternative<art::TextDesign>(motif.art->design->what);
 }
@@ -126,7 +118,7 @@ QPlainTextEdit* shown_letters(WindowDriver& driver) {
 TEST_CASE("twelve tags are laid out, named and saved by the keyboard alone") {
     const QTemporaryDir folder;
     WindowDriver driver;
-    give_piece(driver);
+    give_piece(driver, {10, 10}, 380, 60);
     QTest::keyClick(&driver.window(), Qt::Key_1);
     press(driver, QString::fromUtf8("▸ Draw"));
     press(driver, "Slot");
@@ -171,7 +163,7 @@ TEST_CASE("twelve tags are laid out, named and saved by the keyboard alone") {
 TEST_CASE("twelve tags are laid out, named and saved by the mouse alone") {
     const QTemporaryDir folder;
     WindowDriver driver;
-    give_piece(driver);
+    give_piece(driver, {10, 10}, 380, 60);
     draw(driver, "Slot");
     click_and_type(driver, "Width of the form", "28");
     click_and_type(driver, "Height of the form", "12");

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "bed/burn_layer.hpp"
+#include "support/sample_files.hpp"
 #include "support/window_driver.hpp"
 #include "trays/tray_context.hpp"
 
@@ -12,17 +13,14 @@
 
 using namespace chalkline;
 using namespace chalkline::app;
+using namespace chalkline::test;
 using test::WindowDriver;
 
-namespace {
-
-const QString sample = CHALKLINE_SAMPLES "/plot-27.chalk", plate = CHALKLINE_SAMPLES "/plate.svg";
-
-}  // namespace
+namespace {}  // namespace
 
 TEST_CASE("the stock is typed in, in any unit, and undone") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     driver->choose(Mark::stock);
     QTest::qWait(20);
     REQUIRE(driver.type("Thickness", "1/8 in"));
@@ -42,7 +40,7 @@ TEST_CASE("the stock is typed in, in any unit, and undone") {
 
 TEST_CASE("a piece is set round the art, taken away, and the art centred on it") {
     WindowDriver driver;
-    driver.drop({plate});
+    driver.drop({sample_plate});
     driver->choose(Mark::stock);
     QTest::qWait(20);
     REQUIRE(driver.click("Set a piece"));
@@ -59,7 +57,7 @@ TEST_CASE("a piece is set round the art, taken away, and the art centred on it")
 
 TEST_CASE("the chosen piece of art has its place typed in") {
     WindowDriver driver;
-    driver.drop({plate});
+    driver.drop({sample_plate});
     driver->choose(Mark::art);
     driver->placing().choose({driver->document().job().motifs[0].id});
     QTest::qWait(20);
@@ -76,7 +74,7 @@ TEST_CASE("the chosen piece of art has its place typed in") {
 
 TEST_CASE("steps are added and removed by their buttons") {
     WindowDriver driver;
-    driver.drop({plate});
+    driver.drop({sample_plate});
     driver->choose(Mark::steps);
     QTest::qWait(20);
     REQUIRE(driver.click("Score"));
@@ -93,7 +91,7 @@ TEST_CASE("steps are added and removed by their buttons") {
 
 TEST_CASE("the rehearsal lists every step and what the checker looked at") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     REQUIRE(driver.wait_planned());
     driver->choose(Mark::rehearse);
     QTest::qWait(20);
@@ -108,7 +106,7 @@ TEST_CASE("the rehearsal lists every step and what the checker looked at") {
 
 TEST_CASE("nothing can be moved or burned while no machine is there") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     REQUIRE(driver.wait_planned());
     CHECK_FALSE(driver.button("Home")->isEnabled());
     CHECK_FALSE(driver.button("Hold")->isEnabled());
@@ -127,7 +125,7 @@ TEST_CASE("nothing can be moved or burned while no machine is there") {
 
 TEST_CASE("the bed shows the stock, the art in its burn tones, and what is off the stock in red") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     REQUIRE(driver.wait_planned());
     const auto roles = theme::light();
     const auto pixel = [&](double x, double y) {
@@ -155,7 +153,7 @@ TEST_CASE("the bed shows the stock, the art in its burn tones, and what is off t
 
 TEST_CASE("the burned part grows with the progress and only forwards") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     REQUIRE(driver.wait_planned());
     const auto plan = driver->plans().planned().plan;
     std::map<int, QColor> tones;

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "support/sample_files.hpp"
 #include "support/window_driver.hpp"
 
 #include <chalkline/job/chalk_file.hpp>
@@ -11,12 +12,10 @@
 
 using namespace chalkline;
 using namespace chalkline::app;
+using namespace chalkline::test;
 using test::WindowDriver;
 
 namespace {
-
-const QString plate = CHALKLINE_SAMPLES "/plate.svg";
-const QString sample = CHALKLINE_SAMPLES "/plot-27.chalk";
 
 QString write(const QTemporaryDir& folder, const QString& name, const QByteArray& bytes) {
     QFile file(folder.filePath(name));
@@ -36,7 +35,7 @@ TEST_CASE("an empty window says what to do") {
 
 TEST_CASE("a dropped drawing arrives, is routed and planned, and all of it can be undone") {
     WindowDriver driver;
-    driver.drop({plate});
+    driver.drop({sample_plate});
     REQUIRE(driver.wait_planned());
     CHECK(driver.fact(Mark::art) == "1 piece · 154 × 101 mm");
     CHECK(driver.fact(Mark::steps) == "3 steps · cut last");
@@ -50,7 +49,7 @@ TEST_CASE("a dropped drawing arrives, is routed and planned, and all of it can b
 TEST_CASE("bad files are told about and leave the job as it was") {
     const QTemporaryDir folder;
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     const auto before = job::to_chalk(driver->document().job()).value();
     const auto said = [&](const QString& path) {
         driver.drop({path});
@@ -75,7 +74,7 @@ TEST_CASE("of several files the good ones come in as one edit") {
     const QTemporaryDir folder;
     WindowDriver driver;
     driver.drop(
-        {plate, write(folder, "bad.svg", "x"),
+        {sample_plate, write(folder, "bad.svg", "x"),
          write(
              folder, "dot.svg",
              "<svg xmlns='http://www.w3.org/2000/svg' width='9mm' height='9mm'><circle r='3' fill='#123456'/></svg>")});
@@ -85,7 +84,7 @@ TEST_CASE("of several files the good ones come in as one edit") {
 
 TEST_CASE("the motif follows the mouse and the arrow keys, and the line notices what that means") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     REQUIRE(driver.wait_planned());
     BedView& bed = driver->bed();
     const auto box = job::bounds(driver->document().job());
@@ -111,7 +110,7 @@ TEST_CASE("the motif follows the mouse and the arrow keys, and the line notices 
 
 TEST_CASE("inks are routed by dragging chips, by digits, and left out") {
     WindowDriver driver;
-    driver.drop({plate});
+    driver.drop({sample_plate});
     driver->choose(Mark::steps);
     QTest::qWait(20);
     const auto chip = [&](const char* text) {
@@ -138,7 +137,7 @@ TEST_CASE("inks are routed by dragging chips, by digits, and left out") {
 
 TEST_CASE("cards are dragged into another order, the fault is said and put right by its button") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     driver->choose(Mark::steps);
     QTest::qWait(20);
     auto cards = driver->steps_tray().cards();
@@ -156,7 +155,7 @@ TEST_CASE("cards are dragged into another order, the fault is said and put right
 
 TEST_CASE("a step's settings are typed, checked and undone") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     driver->choose(Mark::steps);
     QTest::qWait(20);
     StepCard* card = driver->steps_tray().cards()[0];
@@ -190,19 +189,19 @@ TEST_CASE("a job is saved, changed, and never thrown away unasked") {
     const QTemporaryDir folder;
     const QString path = folder.filePath("mine.chalk");
     WindowDriver driver;
-    driver.drop({plate});
+    driver.drop({sample_plate});
     REQUIRE(driver->document().save(path));
     driver->document().end_merge();
     driver->placing().choose({driver->document().job().motifs[0].id});
     QTest::keyClick(&driver->bed(), Qt::Key_Up);
-    driver.drop({sample});
+    driver.drop({sample_job});
     CHECK(driver->document().path() == path);  // still asking
     REQUIRE(driver.click("Cancel"));
     CHECK(driver->document().unsaved());
     QTest::keyClick(&driver.window(), Qt::Key_S, Qt::ControlModifier);
     CHECK_FALSE(driver->document().unsaved());
-    driver.drop({sample});
-    CHECK(driver->document().path() == sample);
+    driver.drop({sample_job});
+    CHECK(driver->document().path() == sample_job);
     driver.drop({path});
     CHECK(driver->document().job().motifs.size() == 1);
     driver->placing().choose({driver->document().job().motifs[0].id});
@@ -215,7 +214,7 @@ TEST_CASE("a job is saved, changed, and never thrown away unasked") {
 
 TEST_CASE("zooming keeps the place under the pointer") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     BedView& bed = driver->bed();
     const QPointF pointer(300, 200);
     const auto before = bed.camera().to_bed(pointer);
@@ -232,7 +231,7 @@ TEST_CASE("zooming keeps the place under the pointer") {
 
 TEST_CASE("every mark has a key, a name and a state for a screen reader") {
     WindowDriver driver;
-    driver.drop({sample});
+    driver.drop({sample_job});
     for (int i = 0; i < mark_count; ++i) {
         QTest::keyClick(&driver.window(), static_cast<Qt::Key>(Qt::Key_1 + i));
         CHECK(driver->line().chosen() == static_cast<Mark>(i));
@@ -244,7 +243,7 @@ TEST_CASE("every mark has a key, a name and a state for a screen reader") {
 TEST_CASE("nothing is clipped at the smallest size") {
     WindowDriver driver;
     driver.window().resize(1100, 700);
-    driver.drop({sample});
+    driver.drop({sample_job});
     for (int i = 0; i < mark_count; ++i) {
         driver->choose(static_cast<Mark>(i));
         QTest::qWait(10);

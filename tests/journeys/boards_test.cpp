@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The window with the boards people own, each behind a pty.
 #include "machine/self_test_sheet.hpp"
+#include "support/sample_files.hpp"
 #include "support/workbench.hpp"
 
 #include <chalkline/base/file.hpp>
@@ -15,8 +16,6 @@ using namespace chalkline::app;
 using namespace chalkline::test;
 
 namespace {
-
-const QString sample = QString(CHALKLINE_SAMPLES) + "/plot-27.chalk";
 
 std::vector<simulator::Board> boards() {
     std::vector<simulator::Board> all;
@@ -65,7 +64,7 @@ TEST_CASE("every board in the window: connected, its place settled, framed, burn
         INFO(board.name);
         SimulatorProcess machine(CHALKLINE_SIM, "max", {"--board", board.name});
         WindowDriver driver;
-        driver->files().open({sample});
+        driver->files().open({sample_job});
         REQUIRE(driver.wait_planned());
         connect(driver, machine, board.dialect);
         CHECK_FALSE(now(driver).position_sure);
@@ -102,9 +101,10 @@ TEST_CASE("every board in the window: held, stopped, unplugged, and gone on with
     for (const simulator::Board& board : boards()) {
         if (board.name == "line-no-inline-power") continue;
         INFO(board.name);
-        SimulatorProcess machine(CHALKLINE_SIM, "200", {"--board", board.name});
+        // Slow enough that a window that has to wait for its turn still meets the burn.
+        SimulatorProcess machine(CHALKLINE_SIM, "20", {"--board", board.name});
         WindowDriver driver;
-        driver->files().open({sample});
+        driver->files().open({sample_job});
         REQUIRE(driver.wait_planned());
         connect(driver, machine, board.dialect);
         machine::MachineProfile profile = driver->machine().flat_profile();
@@ -122,6 +122,7 @@ TEST_CASE("every board in the window: held, stopped, unplugged, and gone on with
         }
         driver->machine().stop();
         REQUIRE(wait_for([&] { return driver.idle() && driver->desk().broken_off(); }));
+        machine.hurry();
         driver->machine().disconnect_now();
         connect(driver, machine, board.dialect);
         // What went on counting is believed; else home is found again, or somebody says that the head still stands
@@ -150,7 +151,7 @@ TEST_CASE("every board in the window: held, stopped, unplugged, and gone on with
 TEST_CASE("a board that forgets its place is asked about before a burn that broke off goes on") {
     SimulatorProcess machine(CHALKLINE_SIM, "40", {"--board", "usb-restart"});
     WindowDriver driver;
-    driver->files().open({sample});
+    driver->files().open({sample_job});
     REQUIRE(driver.wait_planned());
     connect(driver, machine, machine::Dialect::realtime);
     settle_place(driver);
@@ -208,7 +209,7 @@ TEST_CASE("a job sent to the controller's own store is looked at and burned from
         INFO(board);
         SimulatorProcess machine(CHALKLINE_SIM, "max", {"--board", board});
         WindowDriver driver;
-        driver->files().open({sample});
+        driver->files().open({sample_job});
         REQUIRE(driver.wait_planned());
         connect(driver, machine,
                 QString(board).startsWith("line") ? machine::Dialect::line_by_line : machine::Dialect::realtime);
@@ -262,7 +263,7 @@ TEST_CASE("a job sent to the controller's own store is looked at and burned from
 TEST_CASE("the self-test in the window runs dark and leaves the job's frame alone") {
     SimulatorProcess machine(CHALKLINE_SIM, "4");
     WindowDriver driver;
-    driver->files().open({sample});
+    driver->files().open({sample_job});
     REQUIRE(driver.wait_planned());
     connect(driver, machine, machine::Dialect::realtime);
     settle_place(driver);

@@ -2,6 +2,7 @@
 // The whole way as a maker goes it: a real window, real mouse and keys, a real pseudo-terminal, a burned piece.
 #include "machine/connection_sheet.hpp"
 #include "support/dose.hpp"
+#include "support/sample_files.hpp"
 #include "support/simulator_process.hpp"
 #include "support/window_driver.hpp"
 
@@ -17,14 +18,13 @@
 
 using namespace chalkline;
 using namespace chalkline::app;
+using namespace chalkline::test;
 using test::Dose;
 using test::SimulatorProcess;
 using test::wait_for;
 using test::WindowDriver;
 
 namespace {
-
-const QString plate = CHALKLINE_SAMPLES "/plate.svg";
 
 /// Connects by the rail, as a maker types a port.
 void connect_by_rail(WindowDriver& driver, const std::string& port) {
@@ -61,7 +61,7 @@ void burn_by_keys(WindowDriver& driver) {
 TEST_CASE("drop, route by mouse, frame, burn, and the piece shows the art") {
     SimulatorProcess machine(CHALKLINE_SIM);
     WindowDriver driver;
-    driver.drop({plate});
+    driver.drop({sample_plate});
     REQUIRE(driver.wait_planned());
 
     // The border line shall be cut too.
@@ -121,7 +121,7 @@ TEST_CASE("drop, route by mouse, frame, burn, and the piece shows the art") {
 TEST_CASE("a plate turned by 37° on a turned piece is framed and burned where it is drawn") {
     SimulatorProcess machine(CHALKLINE_SIM);
     WindowDriver driver;
-    driver.drop({plate});
+    driver.drop({sample_plate});
     job::Stock stock;
     stock.corner = {180, 20};
     stock.width = 170;
@@ -176,7 +176,7 @@ TEST_CASE("a plate turned by 37° on a turned piece is framed and burned where i
 TEST_CASE("moving the art takes the frame back") {
     SimulatorProcess machine(CHALKLINE_SIM);
     WindowDriver driver;
-    driver.drop({plate});
+    driver.drop({sample_plate});
     REQUIRE(driver.wait_planned());
     connect_by_rail(driver, machine.port());
     find_home(driver);
@@ -226,7 +226,7 @@ TEST_CASE("the window frozen for three seconds does not starve the link") {
 TEST_CASE("Esc holds, Esc again stops, from wherever the focus is") {
     SimulatorProcess machine(CHALKLINE_SIM, "4");
     WindowDriver driver;
-    driver.drop({plate});
+    driver.drop({sample_plate});
     REQUIRE(driver.wait_planned());
     connect_by_rail(driver, machine.port());
     find_home(driver);
@@ -251,7 +251,7 @@ TEST_CASE("Esc holds, Esc again stops, from wherever the focus is") {
 TEST_CASE("a machine pulled out while burning: said, the job unharmed, and another can be connected") {
     auto machine = std::make_unique<SimulatorProcess>(CHALKLINE_SIM, "4");
     WindowDriver driver;
-    driver.drop({plate});
+    driver.drop({sample_plate});
     REQUIRE(driver.wait_planned());
     connect_by_rail(driver, machine->port());
     find_home(driver);
@@ -271,7 +271,7 @@ TEST_CASE("a machine pulled out while burning: said, the job unharmed, and anoth
 TEST_CASE("jogging by the strip moves the head and stops at the edge") {
     SimulatorProcess machine(CHALKLINE_SIM);
     WindowDriver driver;
-    driver.drop({plate});
+    driver.drop({sample_plate});
     connect_by_rail(driver, machine.port());
     find_home(driver);
     driver->choose(Mark::frame);

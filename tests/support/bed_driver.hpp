@@ -13,6 +13,15 @@ inline const job::Job& job_of(WindowDriver& driver) {
     return driver->document().job();
 }
 
+/// Lays a piece of that size (mm) on the bed, its corner at the place given.
+inline void give_piece(WindowDriver& driver, geometry::Point corner, double width, double height) {
+    job::Stock stock;
+    stock.corner = corner;
+    stock.width = width;
+    stock.height = height;
+    REQUIRE(driver->document().edit("Stock", job::set_stock({}, stock), app::JobChange::stock));
+}
+
 inline QPoint on_screen(WindowDriver& driver, geometry::Point place) {
     return driver->bed().camera().to_screen(place).toPoint();
 }

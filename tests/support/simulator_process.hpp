@@ -57,6 +57,8 @@ class SimulatorProcess {
     }
     /// Presses the machine's own start button.
     void press_start() const { ::kill(process_, SIGUSR2); }
+    /// From now on its time runs as fast as possible.
+    void hurry() const { ::kill(process_, SIGRTMIN); }
     /// The report as text; only after finish().
     std::string report() const {
         std::ifstream in(file("report.json"));

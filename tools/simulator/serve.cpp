@@ -21,6 +21,7 @@ namespace {
 volatile std::sig_atomic_t end_asked = 0;
 volatile std::sig_atomic_t report_asked = 0;
 volatile std::sig_atomic_t start_asked = 0;
+volatile std::sig_atomic_t hurry_asked = 0;
 
 constexpr double quantum = 0.01;    // s of virtual time run at a stretch when nothing is answered
 constexpr double tick = 0.001;      // s of virtual time between looks for answers
@@ -71,7 +72,7 @@ class Server {
             take(resting ? 20 : 0);
             if (link_.take_new_connection()) meet_host();
             const double now = wall();
-            if (std::isinf(options_.speed)) {
+            if (hurry_asked != 0 || std::isinf(options_.speed)) {
                 // A machine at rest has nothing to hurry for: virtual time then is real time.
                 owed = resting ? now - wall_before : quantum;
             } else {
@@ -182,6 +183,8 @@ void install_signals() {
     ::sigaction(SIGUSR1, &action, nullptr);
     action.sa_handler = [](int) { start_asked = 1; };
     ::sigaction(SIGUSR2, &action, nullptr);
+    action.sa_handler = [](int) { hurry_asked = 1; };
+    ::sigaction(SIGRTMIN, &action, nullptr);
     std::signal(SIGPIPE, SIG_IGN);
 }
 
