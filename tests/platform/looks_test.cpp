@@ -211,6 +211,21 @@ TEST_CASE("as it looks: what sheets keep under names is drawn as what it stands 
     CHECK(seen.at(500, 200) == grey({0, 0, 255}));
 }
 
+TEST_CASE("as it looks: a style sheet beside the drawing is drawn with") {
+    const Surroundings surroundings;
+    art::Outside outside = surroundings.of_nothing();
+    outside.beside = [](const std::string&) -> Result<std::string> { return std::string(".a > rect{fill:#f00}"); };
+    const std::string text =
+        "<?xml-stylesheet href='a.css'?>" + page("<g class='a'><rect x='10' y='10' width='20' height='20'/></g>");
+    art::ReadOptions options;
+    options.as_picture = pitch;
+    const auto art = art::read(std::make_shared<const std::string>(text), "t.svg", options, outside);
+    REQUIRE(art);
+    REQUIRE(art->pictures.size() == 1);
+    const raster::RgbImage& image = *art->pictures[0].image;
+    CHECK(image.pixels[image.index(image.width / 2, image.height / 2)] == Rgb{255, 0, 0});
+}
+
 TEST_CASE("lines under, over and through letters are where another renderer has them") {
     for (const char* decoration : {"underline", "overline", "line-through"}) {
         INFO(decoration);
@@ -233,6 +248,10 @@ TEST_CASE("lines under, over and through letters are where another renderer has 
         CHECK(std::abs(drawn.front() - seen.front()) <= 5);  // 0.5 mm of 16
         CHECK(std::abs(drawn.back() - seen.back()) <= 5);
     }
+    // Letters inside that say "none" have none of their own, and keep those around them.
+    const std::string around = "<text x='10' y='25' font-size='16' text-decoration='underline'>";
+    CHECK(art::drawn(read_text(page(around + "aa aa</text>")), pitch).pixels ==
+          art::drawn(read_text(page(around + "<tspan text-decoration='none'>aa aa</tspan></text>")), pitch).pixels);
 }
 
 TEST_CASE("a drawing as a picture is as fine as asked, as large as drawn, and bounded") {

@@ -25,6 +25,10 @@ inline const std::string solid = rect(0, 0, 20, 10, "");
 inline const std::string paint_black = "fill='#000'", paint_white = "fill='#fff'", paint_red = "fill='#f00'";
 inline constexpr double pi = 3.14159265358979;
 
+inline std::string marker(const std::string& inside, const std::string& how) {
+    return "<marker id='a' markerUnits='userSpaceOnUse' " + how + ">" + inside + "</marker>";
+}
+
 /// On a page of 100 × 50 mm in which a user unit is a millimetre.
 inline const std::vector<Seen> drawings_seen{
     // covering
@@ -180,6 +184,41 @@ inline const std::vector<Seen> drawings_seen{
     {"faded letters fade as one",
      "<g opacity='.5'><path d='M0 0H4V4H0Z'/><path d='M3 0H7V4H3Z'/></g>",
      {{"#808080", 28}}},
+    // markers
+    {"a marker at the end",
+     marker("<rect width='4' height='4'/>", "markerWidth='4' markerHeight='4' refX='2' refY='2'") +
+         "<path d='M10 10H40' marker-end='url(#a)'/>",
+     {{"#000000", 16}}},
+    {"markers on every corner, turned along the line",
+     marker("<rect width='8' height='1'/>", "markerWidth='8' markerHeight='1' refY='.5' orient='auto'") +
+         "<polyline points='10,10 30,10 30,30 60,40' fill='none' style='marker:url(#a)'/>",
+     {{"#000000", 32}}},
+    {"markers along curves and arcs",
+     marker("<rect width='8' height='1'/>", "markerWidth='8' markerHeight='1' refX='-3' refY='.5' orient='auto'") +
+         "<path d='M10 25C10 5 30 5 30 25A10 10 0 0 0 50 25Q70 25 70 45' fill='none' style='marker:url(#a)'/>",
+     {{"#000000", 32}}},
+    {"markers of a closed line",
+     marker("<rect width='6' height='2'/>", "markerWidth='6' markerHeight='2' refX='-4' refY='1' orient='auto'") +
+         "<path d='M20 10H50V40H20Z' fill='none' style='marker:url(#a)'/>",
+     {{"#000000", 48}}},
+    {"the marker of a beginning looks back",
+     marker("<path d='M0 0L6 2L0 4Z'/>", "markerWidth='6' markerHeight='4' refY='2' orient='auto-start-reverse'") +
+         "<path d='M20 10L50 30' fill='none' marker-start='url(#a)' marker-end='url(#a)'/>",
+     {{"#000000", 24}}},
+    {"a marker grows with its line",
+     "<marker id='a'><rect width='3' height='3'/></marker>"
+     "<path d='M10 10H40' stroke-width='2' marker-end='url(#a)'/>",
+     {{"#000000", 36}}},
+    {"a marker with a view box, cut at its edge",
+     marker("<rect x='5' width='20' height='10'/>",
+            "markerWidth='5' markerHeight='5' viewBox='0 0 10 10' refX='5' refY='5' orient='90'") +
+         "<path d='M10 10H40' marker-end='url(#a)'/>",
+     {{"#000000", 12.5}}},
+    {"markers lie over their line's paint, or under it",
+     marker("<rect width='4' height='4' fill='#f00'/>", "markerWidth='4' markerHeight='4'") +
+         "<path d='M10 10H20V20H10Z' marker-start='url(#a)'/>"
+         "<path d='M40 10H50V20H40Z' marker-start='url(#a)' style='paint-order:markers'/>",
+     {{"#000000", 184}, {"#ff0000", 16}}},
     // masks
     {"a hard mask",
      "<mask id='m'><rect width='10' height='50' fill='#fff'/></mask>" + rect(0, 0, 20, 10, "mask='url(#m)'"),

@@ -45,6 +45,42 @@ struct Chain {
     }
 };
 
+/// Along the first of the given offsets that has a length; 0, 0 when none has.
+Point direction_of(std::initializer_list<Point> offsets) {
+    for (const Point offset : offsets)
+        if (const double length = norm(offset); length > 0) return offset * (1 / length);
+    return {};
+}
+
+/// Collects the places where segments meet.
+class Vertices {
+ public:
+    void begin(Point at) {
+        first_ = list_.size();
+        list_.push_back({at, {}, {}});
+    }
+    /// A segment that sets out and arrives in the given directions; 0, 0: it has no length.
+    void go(Point to, Point leaving, Point arriving) {
+        const Point before = list_.back().arriving;
+        const bool still = leaving == Point{};
+        list_.back().leaving = still ? before : leaving;
+        list_.push_back({to, still ? before : arriving, {}});
+    }
+    void close() {
+        const Point start = list_[first_].at, along = direction_of({start - list_.back().at});
+        go(start, along, along);
+        list_.back().leaving = list_[first_].leaving;
+        list_[first_].arriving = list_.back().arriving;
+        first_ = list_.size() - 1;
+    }
+    Point at() const { return list_.back().at; }
+    std::vector<PathVertex> take() { return std::move(list_); }
+
+ private:
+    std::vector<PathVertex> list_;
+    std::size_t first_ = 0;  ///< where the contour begins
+};
+
 }  // namespace
 
 void Path::move_to(Point to) {
@@ -165,6 +201,46 @@ Path Path::reversed() const {
         }
     }
     return back;
+}
+
+std::vector<PathVertex> Path::vertices() const {
+    Vertices vertices;
+    const Point* p = points_.data();
+    for (const Verb verb : verbs_) {
+        switch (verb) {
+            case Verb::move:
+                vertices.begin(p[0]);
+                p += 1;
+                break;
+            case Verb::line: {
+                const Point along = direction_of({p[0] - vertices.at()});
+                vertices.go(p[0], along, along);
+                p += 1;
+                break;
+            }
+            case Verb::cubic: {
+                const Point at = vertices.at();
+                vertices.go(p[2], direction_of({p[0] - at, p[1] - at, p[2] - at}),
+                            direction_of({p[2] - p[1], p[2] - p[0], p[2] - at}));
+                p += 3;
+                break;
+            }
+            case Verb::arc: {
+                const auto [start, sweep] = p[3];
+                const double sense = sweep < 0 ? -1 : 1, end = start + sweep;
+                const auto tangent = [&](double t) {
+                    return direction_of({(p[2] * std::cos(t) - p[1] * std::sin(t)) * sense});
+                };
+                vertices.go(p[0] + p[1] * std::cos(end) + p[2] * std::sin(end), tangent(start), tangent(end));
+                p += 4;
+                break;
+            }
+            case Verb::close:
+                vertices.close();
+                break;
+        }
+    }
+    return vertices.take();
 }
 
 bool Path::finite() const {

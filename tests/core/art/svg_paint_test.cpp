@@ -29,6 +29,52 @@ TEST_CASE("a clip cuts fills and lines to what lies inside") {
               .shapes.size() == 1);
 }
 
+TEST_CASE("a clip may be a shape of the style sheet, about the element's own box") {
+    const auto left = [](const std::string& shape) {
+        return fill_area("<rect x='10' y='10' width='20' height='10' style='clip-path:" + shape + "'/>");
+    };
+    const double pi = 3.14159265358979;
+    CHECK(left("circle()") == Approx(25 * pi).epsilon(0.01));
+    CHECK(left("circle(2px at left top)") == Approx(pi).epsilon(0.01));
+    CHECK(left("circle(farthest-side)") < 200);
+    CHECK(left("circle(farthest-side)") > 190);
+    CHECK(left("ellipse(10px 50%)") == Approx(50 * pi).epsilon(0.01));
+    CHECK(left("inset(1px)") == Approx(18 * 8));
+    CHECK(left("inset(1px 2px 3px 4px)") == Approx(14 * 6));
+    CHECK(left("inset(10% 20%)") == Approx(12 * 8));
+    CHECK(left("inset(0 0 0 0 round 2px)") == Approx(200 - (16 - 4 * pi)).epsilon(0.002));
+    CHECK(left("polygon(0 0, 100% 0, 0 100%)") == Approx(100));
+    CHECK(
+        left("polygon(evenodd, 0 0, 20px 0, 20px 10px, 0 10px, 0 0, 5px 2px, 15px 2px, 15px 8px, 5px 8px, 5px 2px)") ==
+        Approx(140));
+    CHECK(left("path(\"M0 0H5V5H0Z\")") == Approx(25));
+    CHECK(left("none") == Approx(200));
+    CHECK(count(drawing("<rect width='9' height='9' style='clip-path:hexagon(3px)'/>"), notice::unsupported,
+                "clip-path") == 1);
+}
+
+TEST_CASE("what a marker is painted with may be its line's") {
+    const Artwork art = drawing(
+        "<marker id='a' markerUnits='userSpaceOnUse' markerWidth='4' markerHeight='4'>"
+        "<rect width='4' height='2' fill='context-stroke'/><rect y='2' width='4' height='2' "
+        "fill='context-fill'/></marker>"
+        "<path d='M10 10H40' fill='#0f0' stroke='currentColor' color='#00f' stroke-width='0.01' "
+        "marker-end='url(#a)'/>");
+    CHECK(summary_of(art, "#0000ff:fill").area == Approx(8));
+    CHECK(summary_of(art, "#00ff00:fill").area == Approx(8));
+}
+
+TEST_CASE("markers that refer to themselves or to nothing are said, and stand on no clip and in no box") {
+    const std::string self =
+        "<marker id='a' markerUnits='userSpaceOnUse' markerWidth='4' markerHeight='4'>"
+        "<path d='M0 0H4V4H0Z' marker-start='url(#a)'/></marker>";
+    const Artwork art = drawing(self + "<path d='M10 10H40' marker-end='url(#a)' marker-start='url(#none)'/>");
+    CHECK(fill_area(self + "<path d='M10 10H40' marker-end='url(#a)'/>") == Approx(16));
+    CHECK(count(art, notice::missing_reference) == 2);
+    CHECK(fill_area(self + "<clipPath id='c'><path d='M0 0H5V5H0Z' marker-mid='url(#a)'/></clipPath>"
+                           "<rect width='9' height='9' clip-path='url(#c)'/>") == Approx(25));
+}
+
 TEST_CASE("clips of groups, of boxes, of clips and by rule") {
     CHECK(
         fill_area(half_clip + "<g clip-path='url(#c)' transform='translate(2 0)'><rect width='10' height='10'/></g>") ==
@@ -163,6 +209,27 @@ TEST_CASE("pictures lie where they are put, from the file or beside it") {
     const auto again = read_again(art, {}, {&decoder, &letters, {}});
     REQUIRE(again);
     CHECK(again->pictures.size() == 3);
+}
+
+TEST_CASE("style sheets beside the drawing are read, come before its own, and go with the job") {
+    const Outside outside{nullptr, nullptr, [](const std::string& name) -> Result<std::string> {
+                              if (name == "my sheet.css") return std::string(".a{fill:#f00} .b{fill:#00f}");
+                              return fail("missing");
+                          }};
+    const std::string text =
+        "<?xml-stylesheet type=\"text/css\" href=\"my%20sheet.css\"?><?xml-stylesheet href='none.css'?>"
+        "<?xml-stylesheet type='text/xsl' href='other.xsl'?>" +
+        svg("<style>.b{fill:#0f0}</style><rect class='a' width='4' height='4'/><rect class='b' y='9' width='4' "
+            "height='4'/>");
+    const auto art = read_text(text, {}, outside);
+    REQUIRE(art);
+    CHECK(summary_of(*art, "#ff0000:fill").area == Approx(16).margin(0.01));
+    CHECK(summary_of(*art, "#00ff00:fill").area == Approx(16).margin(0.01));
+    CHECK(count(*art, notice::outside_reference) == 1);
+    REQUIRE(art->linked.size() == 1);
+    const auto again = read_again(*art, {}, {});
+    REQUIRE(again);
+    CHECK(summary_of(*again, "#ff0000:fill").area == Approx(16).margin(0.01));
 }
 
 TEST_CASE("text is drawn in its font, at its place") {

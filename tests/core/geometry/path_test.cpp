@@ -91,6 +91,35 @@ TEST_CASE("contours begin and end as drawn") {
     CHECK(length(lines[0]) == Approx(20 + std::sqrt(200)));
 }
 
+TEST_CASE("a path tells its corners and the ways into them and out of them") {
+    Path path;
+    path.move_to({0, 0});
+    path.line_to({10, 0});
+    path.cubic_to({10, 0}, {10, 5}, {15, 5});
+    path.arc_to({15, 10}, {5, 0}, {0, 5}, -1.5707963267948966, 1.5707963267948966);
+    path.line_to({20, 10});  // of no length: it goes on as the one before
+    path.close();
+    const auto vertices = path.vertices();
+    REQUIRE(vertices.size() == 6);
+    const auto check = [](Point found, Point wanted) {
+        CHECK(found.x == Approx(wanted.x).margin(1e-9));
+        CHECK(found.y == Approx(wanted.y).margin(1e-9));
+    };
+    check(vertices[0].leaving, {1, 0});
+    check(vertices[1].arriving, {1, 0});
+    check(vertices[1].leaving, {0, 1});  // its first handle has no length
+    check(vertices[2].at, {15, 5});
+    check(vertices[2].arriving, {1, 0});
+    check(vertices[2].leaving, {1, 0});
+    check(vertices[3].arriving, {0, 1});
+    check(vertices[4].arriving, {0, 1});
+    const double back = 1 / std::sqrt(5);
+    check(vertices[5].at, {0, 0});
+    check(vertices[5].arriving, {-2 * back, -back});
+    check(vertices[5].leaving, {1, 0});
+    check(vertices[0].arriving, {-2 * back, -back});
+}
+
 TEST_CASE("transforms apply from right to left") {
     const Transform both = Transform::move(10, 0) * Transform::turn(std::numbers::pi / 2);
     const Point p = both({1, 0});

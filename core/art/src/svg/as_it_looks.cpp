@@ -65,6 +65,10 @@ Result<void> draw_as_it_looks(const Scene& scene, const std::vector<pugi::xml_no
         set(of.first, "style",
             std::string(of.first.attribute("style").value()) + ";" + of.second + ":" + value + " !important");
     if (!scene.art.linked.empty()) embed_linked(scene, root);
+    if (const std::string& css = scene.document.linked_css(); !css.empty()) {
+        const std::string_view name = root.name();
+        root.prepend_child((std::string(name.substr(0, name.size() - 3)) + "style").c_str()).text().set(css.c_str());
+    }
     set(root, "width", fmt::format("{}px", page.width()));
     set(root, "height", fmt::format("{}px", page.height()));
     set(root, "viewBox", fmt::format("{} {} {} {}", box[0], box[1], box[2], box[3]));

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "basic_shapes.hpp"
+
 #include "scene.hpp"
 
 #include <numbers>
 
 namespace chalkline::art::svg {
-namespace {
-
 using geometry::Path;
 using geometry::Point;
 
@@ -37,8 +37,6 @@ void add_rectangle(Path& path, Point at, double width, double height, double rx,
     corner({at.x + rx, at.y + ry}, 2 * quarter);
     path.close();
 }
-
-}  // namespace
 
 std::optional<Path> shape_path(const Scene& scene, const pugi::xml_node& element, const Viewport& viewport) {
     const std::string_view name = local_name(element);

@@ -7,7 +7,9 @@
 
 #include <pugixml.hpp>
 
+#include <functional>
 #include <memory>
+#include <optional>
 #include <string>
 #include <string_view>
 #include <unordered_map>
@@ -15,10 +17,14 @@
 
 namespace chalkline::art::svg {
 
+/// The text of a style sheet beside the drawing, by the reference to it; nothing when it cannot be had.
+using SheetBeside = std::function<std::optional<std::string>(std::string_view reference)>;
+
 class Document {
  public:
     /// Errors: broken_xml {reason}, not_svg {root}.
-    static Result<std::unique_ptr<Document>> parse(std::string_view bytes, const std::string& name);
+    static Result<std::unique_ptr<Document>> parse(std::string_view bytes, const std::string& name,
+                                                   const SheetBeside& sheet_beside);
 
     pugi::xml_node root() const { return root_; }
     /// The element with this id; empty when there is none.
@@ -26,6 +32,10 @@ class Document {
     /// The element a "#id" reference names; empty when it leads nowhere or out of the file.
     pugi::xml_node referred(std::string_view reference) const;
     const Sheet& sheet() const { return sheet_; }
+    /// The sheets beside the drawing, one after the other.
+    const std::string& linked_css() const { return linked_css_; }
+    /// References to sheets that could not be had.
+    const std::vector<std::string>& sheets_missing() const { return sheets_missing_; }
     int rules_left_out() const { return rules_left_out_; }
     /// References to entities that could not be replaced by their text.
     int entities_left() const { return entities_left_; }
@@ -36,10 +46,14 @@ class Document {
  private:
     Document() = default;
     void collect();
+    /// Reads the sheets named before the root (xml-stylesheet, W3C 2010) and by link elements.
+    void read_linked_sheets(const SheetBeside& sheet_beside);
     pugi::xml_document xml_;
     pugi::xml_node root_;
     std::unordered_map<std::string, pugi::xml_node> ids_;
     Sheet sheet_;
+    std::string linked_css_;
+    std::vector<std::string> sheets_missing_;
     int rules_left_out_ = 0;
     int entities_left_ = 0;
     std::vector<std::size_t> line_ends_;

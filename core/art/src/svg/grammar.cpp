@@ -235,8 +235,6 @@ std::optional<Transform> parse_transform(std::string_view text) {
     return all.finite() ? std::optional(all) : std::nullopt;
 }
 
-namespace {
-
 std::vector<std::string> words_of(std::string_view text) {
     std::vector<std::string> words;
     std::string word;
@@ -250,6 +248,8 @@ std::vector<std::string> words_of(std::string_view text) {
     if (!word.empty()) words.push_back(word);
     return words;
 }
+
+namespace {
 
 /// "45", "45deg", "0.5turn", "1rad", "50grad" as degrees.
 std::optional<double> parse_angle(std::string_view text) {

@@ -45,6 +45,8 @@ std::optional<double> parse_length(std::string_view text, const Viewport& viewpo
 /// True when the text is a percentage.
 bool is_percentage(std::string_view text);
 
+/// What stands between white space and commas.
+std::vector<std::string> words_of(std::string_view text);
 /// Letters of ASCII in lower case.
 std::string lower(std::string_view text);
 

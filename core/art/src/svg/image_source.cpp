@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "image_source.hpp"
 
+#include "linked_file.hpp"
+
 namespace chalkline::art::svg {
 namespace {
 
@@ -31,25 +33,6 @@ std::string from_base64(std::string_view text) {
     return bytes;
 }
 
-/// "%20" and the like as the bytes they stand for (RFC 3986 §2.1).
-std::string percent_decoded(std::string_view text) {
-    const auto digit = [](char c) {
-        if (c >= '0' && c <= '9') return c - '0';
-        c = static_cast<char>(c | 32);
-        return c >= 'a' && c <= 'f' ? c - 'a' + 10 : -1;
-    };
-    std::string plain;
-    for (std::size_t i = 0; i < text.size(); ++i) {
-        if (text[i] == '%' && i + 2 < text.size() && digit(text[i + 1]) >= 0 && digit(text[i + 2]) >= 0) {
-            plain += static_cast<char>(digit(text[i + 1]) * 16 + digit(text[i + 2]));
-            i += 2;
-        } else {
-            plain += text[i];
-        }
-    }
-    return plain;
-}
-
 }  // namespace
 
 std::shared_ptr<const raster::RgbImage> ImageSource::get(std::string_view reference, const pugi::xml_node& element) {
@@ -72,7 +55,7 @@ std::shared_ptr<const raster::RgbImage> ImageSource::load(std::string_view refer
         bytes =
             std::make_shared<const std::string>(base64 ? from_base64(percent_decoded(body)) : percent_decoded(body));
     } else {
-        bytes = linked(percent_decoded(reference));
+        bytes = linked_file(scene_.art, scene_.outside, reference);
         if (!bytes) {
             scene_.notes.add(notice::outside_reference, element,
                              {{"reference", std::string(reference.substr(0, 200))}});
@@ -86,16 +69,6 @@ std::shared_ptr<const raster::RgbImage> ImageSource::load(std::string_view refer
     }
     if (picture->converted) scene_.notes.add(notice::colours_converted, element);
     return std::make_shared<const raster::RgbImage>(std::move(picture->image));
-}
-
-Result<std::shared_ptr<const std::string>> ImageSource::linked(const std::string& reference) {
-    for (const LinkedFile& file : scene_.art.linked)
-        if (file.reference == reference) return file.bytes;
-    if (!scene_.outside.beside) return fail(notice::outside_reference);
-    auto bytes = scene_.outside.beside(reference);
-    if (!bytes) return tl::unexpected(bytes.error());
-    scene_.art.linked.push_back({reference, std::make_shared<const std::string>(std::move(*bytes))});
-    return scene_.art.linked.back().bytes;
 }
 
 }  // namespace chalkline::art::svg

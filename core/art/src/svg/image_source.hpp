@@ -15,7 +15,6 @@ class ImageSource {
 
  private:
     std::shared_ptr<const raster::RgbImage> load(std::string_view reference, const pugi::xml_node& element);
-    Result<std::shared_ptr<const std::string>> linked(const std::string& reference);
 
     Scene scene_;
     std::unordered_map<std::string, std::shared_ptr<const raster::RgbImage>> loaded_;

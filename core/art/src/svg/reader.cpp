@@ -2,6 +2,7 @@
 #include "reader.hpp"
 
 #include "as_it_looks.hpp"
+#include "linked_file.hpp"
 #include "page.hpp"
 #include "walker.hpp"
 
@@ -111,17 +112,23 @@ void finish_page(Artwork& art, Page page) {
 Result<Artwork> read(std::string_view bytes, const std::string& name, std::vector<LinkedFile> linked,
                      const ReadOptions& given, const Outside& outside, const Watch& watch) {
     ReadOptions options = given;
-    const auto document = Document::parse(bytes, name);
-    if (!document) return tl::unexpected(document.error());
-    const auto root = (*document)->root();
     Artwork art;
     art.linked = std::move(linked);
+    const auto document = Document::parse(bytes, name, [&](std::string_view reference) -> std::optional<std::string> {
+        const auto css = linked_file(art, outside, reference);
+        return css ? std::optional(**css) : std::nullopt;
+    });
+    if (!document) return tl::unexpected(document.error());
+    const auto root = (*document)->root();
     Notes notes(**document, art);
     Composer composer(art, options.cover);
     PropertyValues replaced;
     const Scene scene{**document, art, composer, notes, options, outside, replaced};
     for (int i = 0; i < (*document)->rules_left_out(); ++i)
         notes.add(notice::unsupported, root, {{"feature", "style-rule"}});
+
+    for (const std::string& reference : (*document)->sheets_missing())
+        notes.add(notice::outside_reference, root, {{"reference", reference}});
 
     const auto page = page_of(scene);
     if (!page) return tl::unexpected(page.error());

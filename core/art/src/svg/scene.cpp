@@ -24,11 +24,9 @@ void set(const Scene& scene, Style& style, const pugi::xml_node& element, std::s
         case Applied::bad_value:
             scene.notes.add(notice::bad_value, element, {{"property", std::string(property)}});
             break;
-        case Applied::unsupported: {
-            const std::string feature(property.starts_with("marker") ? "marker" : property);
-            scene.notes.add(notice::unsupported, element, {{"feature", feature}});
+        case Applied::unsupported:
+            scene.notes.add(notice::unsupported, element, {{"feature", std::string(property)}});
             break;
-        }
     }
 }
 

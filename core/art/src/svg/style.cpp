@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "style.hpp"
 
+#include "clip_shape.hpp"
+
 #include <algorithm>
 #include <array>
 #include <unordered_map>
@@ -199,13 +201,11 @@ Applied set_colour(Style& style, std::string_view text) {
 }
 
 Applied set_clip(Style& style, std::string_view text) {
-    if (text == "none") {
-        style.clip.clear();
-        return Applied::yes;
-    }
     const auto id = url_id(text);
-    if (id) style.clip = *id;
-    return id ? Applied::yes : Applied::unsupported;
+    const bool shape = !id && parse_clip_shape(text, {}, geometry::Box{0, 0, 1, 1});
+    style.clip = id.value_or("");
+    style.clip_shape = shape ? text : "";
+    return id || shape || text == "none" ? Applied::yes : Applied::unsupported;
 }
 
 /// What is not named comes behind what is, in the usual order: fill, stroke, markers.
@@ -216,17 +216,34 @@ Applied set_paint_order(Style& style, std::string_view text) {
     };
     const bool named = text == "normal" || place("fill") + place("stroke") + place("markers") < 3 * text.size();
     style.stroke_under = place("stroke") < place("fill");
+    style.markers_under = place("markers") < std::min(place("fill"), place("stroke"));
     return taken(named);
 }
 
+/// Lines of the letters around stay: "none" only adds none of its own (CSS Text Decoration 3, section 2.1).
 Applied set_decoration(TextStyle& look, std::string_view text) {
-    look.underlined = look.overlined = look.struck = false;
     bool known = text.find("none") != std::string_view::npos;
     for (const auto& [word, flag] : {std::pair(std::string_view("underline"), &look.underlined),
                                      std::pair(std::string_view("overline"), &look.overlined),
                                      std::pair(std::string_view("line-through"), &look.struck)})
         if (text.find(word) != std::string_view::npos) *flag = known = true;
     return taken(known);
+}
+
+Applied set_markers(Style& style, std::initializer_list<std::string Markers::*> places, std::string_view text) {
+    const auto id = url_id(text);
+    if (!id && text != "none") return Applied::unsupported;
+    Markers changed = style.markers ? *style.markers : Markers();
+    for (const auto place : places)
+        changed.*place = id.value_or("");
+    style.markers = std::make_shared<const Markers>(std::move(changed));
+    return Applied::yes;
+}
+
+Applied set_paint(Paint& paint, const std::shared_ptr<const ContextPaint>& context, std::string_view text) {
+    if (text != "context-fill" && text != "context-stroke") return set(paint, parse_paint(text));
+    paint = !context ? Paint{} : text == "context-fill" ? context->fill : context->stroke;
+    return Applied::yes;
 }
 
 Applied unless_at_rest(std::string_view value) {
@@ -262,8 +279,8 @@ const std::unordered_map<std::string_view, Setter>& setters() {
     using V = const Viewport&;
     using T = std::string_view;
     static const std::unordered_map<std::string_view, Setter> table{
-        {"fill", [](Style& s, T t, V) { return set(s.fill, parse_paint(t)); }},
-        {"stroke", [](Style& s, T t, V) { return set(s.stroke, parse_paint(t)); }},
+        {"fill", [](Style& s, T t, V) { return set_paint(s.fill, s.context, t); }},
+        {"stroke", [](Style& s, T t, V) { return set_paint(s.stroke, s.context, t); }},
         {"fill-opacity", [](Style& s, T t, V) { return set(s.fill_opacity, parse_opacity(t)); }},
         {"stroke-opacity", [](Style& s, T t, V) { return set(s.stroke_opacity, parse_opacity(t)); }},
         {"opacity", [](Style& s, T t, V) {
@@ -336,10 +353,11 @@ const std::unordered_map<std::string_view, Setter>& setters() {
         {"mask-image", [](Style&, T t, V) { return unless_at_rest(t); }},
         {"filter", [](Style&, T t, V) { return unless_at_rest(t); }},
         {"mix-blend-mode", [](Style&, T t, V) { return unless_at_rest(t); }},
-        {"marker", [](Style&, T t, V) { return unless_at_rest(t); }},
-        {"marker-start", [](Style&, T t, V) { return unless_at_rest(t); }},
-        {"marker-mid", [](Style&, T t, V) { return unless_at_rest(t); }},
-        {"marker-end", [](Style&, T t, V) { return unless_at_rest(t); }},
+        {"marker", [](Style& s, T t, V) {
+            return set_markers(s, {&Markers::start, &Markers::mid, &Markers::end}, t); }},
+        {"marker-start", [](Style& s, T t, V) { return set_markers(s, {&Markers::start}, t); }},
+        {"marker-mid", [](Style& s, T t, V) { return set_markers(s, {&Markers::mid}, t); }},
+        {"marker-end", [](Style& s, T t, V) { return set_markers(s, {&Markers::end}, t); }},
         {"paint-order", [](Style& s, T t, V) { return set_paint_order(s, t); }},
         {"text-decoration", [](Style& s, T t, V) {
             return change_text(s, [&](TextStyle& look) { return set_decoration(look, t) == Applied::yes; }); }},
@@ -363,6 +381,7 @@ void Style::begin_element() {
     displayed = true;
     overflows = fixed_stroke = false;
     clip.clear();
+    clip_shape.clear();
     mask.clear();
     transform.reset();
 }

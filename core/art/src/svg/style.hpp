@@ -30,6 +30,16 @@ struct OwnTransform {
     bool of_its_own_box = false;  ///< the box is that of what the element draws, not the viewport
 };
 
+/// Drawings set on the corners of a line: ids of markers; empty: none.
+struct Markers {
+    std::string start, mid, end;
+};
+
+/// What "context-fill" and "context-stroke" stand for inside a marker.
+struct ContextPaint {
+    Paint fill, stroke;
+};
+
 enum class TextAnchor { start, middle, end };
 
 /// The properties of lettering.
@@ -57,7 +67,10 @@ struct Style {
     double font_size = 16;                                   ///< user units
     std::shared_ptr<const TextStyle> text = default_text();  ///< shared: most elements are no text
     bool visible = true;
-    bool stroke_under = false;  ///< paint-order: the stroke lies under the fill
+    bool stroke_under = false;                    ///< paint-order: the stroke lies under the fill
+    bool markers_under = false;                   ///< paint-order: the markers lie under both
+    std::shared_ptr<const Markers> markers;       ///< null: none
+    std::shared_ptr<const ContextPaint> context;  ///< null: not inside a marker
     std::shared_ptr<const std::map<std::string, std::string>> variables;  ///< "--name" and its value; null: none
 
     // Not inherited: back at rest for every element.
@@ -65,6 +78,7 @@ struct Style {
     bool overflows = false;
     bool fixed_stroke = false;                      ///< vector-effect: the stroke's width ignores transforms
     std::string clip;                               ///< id of a clipPath; empty: none
+    std::string clip_shape;                         ///< a shape as the sheet writes it; empty: none
     std::string mask;                               ///< id of a mask; empty: none
     std::shared_ptr<const OwnTransform> transform;  ///< null: none
     void begin_element();

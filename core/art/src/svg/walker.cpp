@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "walker.hpp"
 
+#include "clip_shape.hpp"
 #include "mask.hpp"
 #include "text_layout.hpp"
 
@@ -55,6 +56,11 @@ Region box_region(const Transform& map, double x, double y, double width, double
     for (auto& point : ring.points)
         point = map(point);
     return {{std::move(ring)}, geometry::FillRule::non_zero};
+}
+
+/// Markers stand on the corners of these only.
+bool bears_markers(std::string_view name) {
+    return name == "path" || name == "line" || name == "polyline" || name == "polygon";
 }
 
 /// A clip takes the whole area of its shapes, whatever their paint.
@@ -138,6 +144,7 @@ void Walker::read_element(const pugi::xml_node& element, const Style& inherited,
         if (own) {
             place.map = place.map * *own;
             if (!style.clip.empty()) place.clip = clip_of(style.clip, element, style, place);
+            if (!style.clip_shape.empty()) place.clip = clip_by_shape(element, style, place);
             if (style.opacity > 0)
                 draw_mixed(style, [&](const Style& inside) {
                     inside.mask.empty() || scene_.options.as_picture ? draw_element(element, name, inside, place)
@@ -158,9 +165,56 @@ void Walker::draw_element(const pugi::xml_node& element, std::string_view name, 
     if (name == "use") return read_use(element, style, place);
     if (name == "image") return read_image(element, style, place);
     if (name == "text") return paint_text(scene_, canvas_, element, style, place);
-    if (const auto path = shape_path(scene_, element, place.viewport))
-        return canvas_.paint(*path, style, place, element, name != "line");
+    if (const auto path = shape_path(scene_, element, place.viewport)) {
+        const bool marked = style.markers && bears_markers(name) && clipping_ == 0 && measuring_ == 0;
+        if (marked && style.markers_under) draw_markers(*path, element, style, place);
+        canvas_.paint(*path, style, place, element, name != "line");
+        if (marked && !style.markers_under) draw_markers(*path, element, style, place);
+        return;
+    }
     scene_.notes.add(notice::unsupported, element, {{"feature", std::string(name)}});
+}
+
+void Walker::draw_markers(const Path& path, const pugi::xml_node& element, const Style& style, const Place& place) {
+    if (path.empty() || !style.visible || style.opacity <= 0) return;
+    for (const MarkerSpot& spot : marker_spots(path, *style.markers)) {
+        if (cancelled_ || full()) return;
+        const auto marker = scene_.document.by_id(*spot.id);
+        if (local_name(marker) == "marker" && std::find(using_.begin(), using_.end(), marker) == using_.end())
+            draw_marker(marker, spot, style, place);
+        else
+            scene_.notes.add(notice::missing_reference, element);
+    }
+}
+
+void Walker::draw_marker(const pugi::xml_node& marker, const MarkerSpot& spot, const Style& style, const Place& place) {
+    const double width = measure(scene_, marker, "markerWidth", place.viewport, Axis::x, 3);
+    const double height = measure(scene_, marker, "markerHeight", place.viewport, Axis::y, 3);
+    const bool grows = std::string_view(marker.attribute("markerUnits").value()) != "userSpaceOnUse";
+    const double unit = grows ? style.pen.width : 1;
+    if (!(width > 0) || !(height > 0) || !(unit > 0)) return;
+
+    const auto box = view_box(marker).value_or(std::vector<double>{0, 0, width, height});
+    const Transform fit = view_box_map(box, width, height, marker.attribute("preserveAspectRatio").value());
+    const geometry::Point reference = fit({marker_reference(marker.attribute("refX").value(), box[0], box[2]),
+                                           marker_reference(marker.attribute("refY").value(), box[1], box[3])});
+    Place inside = place;
+    inside.map = place.map * Transform::move(spot.at.x, spot.at.y) *
+                 Transform::turn(marker_turn(marker.attribute("orient").value(), spot)) * Transform::scale(unit, unit) *
+                 Transform::move(-reference.x, -reference.y);
+    Style own;
+    const auto resolved = [&](Paint paint) {
+        if (paint.kind == Paint::Kind::current_colour) paint = {Paint::Kind::colour, style.colour, {}, {}};
+        return paint;
+    };
+    own.context = std::make_shared<const ContextPaint>(ContextPaint{resolved(style.fill), resolved(style.stroke)});
+    cascade(scene_, marker, own, place.viewport);
+    if (!own.overflows) inside.clip = clipped_to(place.clip, box_region(inside.map, 0, 0, width, height));
+    inside.map = inside.map * fit;
+    inside.viewport = {box[2], box[3], 16};
+    using_.push_back(marker);
+    draw_mixed(own, [&](const Style& mixed) { read_children(marker, mixed, inside); });
+    using_.pop_back();
 }
 
 /// The first child whose conditions hold: no extension is known, and drawings are read in English where they ask.
@@ -242,8 +296,10 @@ Box Walker::drawn_box(const pugi::xml_node& element, const Style& style, const P
     Place plain = place;
     plain.map = {};
     plain.clip = nullptr;
+    ++measuring_;
     const Composer::Sheet drawn =
         scene_.composer.apart([&] { draw_element(element, local_name(element), style, plain); });
+    --measuring_;
     Box box;
     for (const Shape& shape : drawn.shapes)
         box.add(geometry::bounds(shape.path.flatten({}, 1e-3)));
@@ -334,6 +390,15 @@ std::shared_ptr<const Clip> Walker::clip_of(const std::string& id, const pugi::x
     Region area = clip_area(clip_path, inside);
     using_.pop_back();
     return clipped_to(place.clip, std::move(area));
+}
+
+std::shared_ptr<const Clip> Walker::clip_by_shape(const pugi::xml_node& element, const Style& style,
+                                                  const Place& place) {
+    Viewport around = place.viewport;
+    around.font_size = style.font_size;
+    const auto shape = parse_clip_shape(style.clip_shape, around, drawn_box(element, style, place));
+    if (!shape) return place.clip;
+    return clipped_to(place.clip, {shape->path.flatten(place.map, px_tolerance), shape->rule});
 }
 
 Region Walker::clip_area(const pugi::xml_node& clip_path, const Place& place) {

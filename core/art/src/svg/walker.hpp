@@ -3,6 +3,7 @@
 #pragma once
 #include "canvas.hpp"
 #include "image_source.hpp"
+#include "markers.hpp"
 
 #include <chalkline/base/progress.hpp>
 
@@ -25,6 +26,10 @@ class Walker {
  private:
     void read_element(const pugi::xml_node& element, const Style& inherited, Place place);
     void draw_element(const pugi::xml_node& element, std::string_view name, const Style& style, const Place& place);
+    /// Sets the markers of a line on its corners.
+    void draw_markers(const geometry::Path& path, const pugi::xml_node& element, const Style& style,
+                      const Place& place);
+    void draw_marker(const pugi::xml_node& marker, const MarkerSpot& spot, const Style& style, const Place& place);
     void read_switch(const pugi::xml_node& element, const Style& style, const Place& place);
     void read_viewport(const pugi::xml_node& element, const Style& style, Place place, const pugi::xml_node& user);
     void read_use(const pugi::xml_node& element, const Style& style, Place place);
@@ -39,6 +44,8 @@ class Walker {
     void draw_masked(const pugi::xml_node& element, std::string_view name, const Style& style, const Place& place);
     std::shared_ptr<const Clip> clip_of(const std::string& id, const pugi::xml_node& element, const Style& style,
                                         const Place& place);
+    /// The clip by a shape of the style sheet, about the box of what the element draws.
+    std::shared_ptr<const Clip> clip_by_shape(const pugi::xml_node& element, const Style& style, const Place& place);
     /// The area a clipPath's content covers, page px.
     geometry::Region clip_area(const pugi::xml_node& clip_path, const Place& place);
     /// Draws what `draw(style)` paints; where the element lets through, as a group that is mixed as a whole.
@@ -50,7 +57,8 @@ class Walker {
     Canvas canvas_;
     ImageSource images_;
     std::vector<pugi::xml_node> using_;  ///< targets of the references being followed
-    int clipping_ = 0;                   ///< above 0 while a clip's content is read: areas count, paint does not
+    int clipping_ = 0;   ///< above 0 while a clip's content is read: areas count, paint and markers do not
+    int measuring_ = 0;  ///< above 0 while a box is found: markers do not count
     int visited_ = 0;
     bool cancelled_ = false;
 };

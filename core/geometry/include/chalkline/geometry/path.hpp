@@ -17,6 +17,12 @@ struct Polyline {
 /// Curve accuracy used everywhere for burning: the chain of lines stays this close to the curve, mm.
 inline constexpr double flattening_tolerance = 0.01;
 
+/// Where segments of a path meet. The directions are unit vectors; one that is not there (before the first segment,
+/// behind the last) is 0, 0.
+struct PathVertex {
+    Point at, arriving, leaving;
+};
+
 /// A drawn path, exact: contours of lines, cubic Béziers and elliptical arcs. Arcs stay arcs under any affine
 /// map, so that they are flattened once, at the size they are burned. Stored flat (a verb and its points), because
 /// drawings of a hundred thousand paths are usual.
@@ -56,6 +62,10 @@ class Path {
     /// Cubic steps by the second-difference bound (G. Wang, "The subdivision method for finding the
     /// intersection between two Bézier curves or surfaces", 1984), arcs by their sagitta.
     std::vector<Polyline> flatten(const Transform& map = {}, double tolerance = flattening_tolerance) const;
+
+    /// Every place drawn to, in order; a closed contour comes back to its first one, and both then know both
+    /// directions. A segment of no length goes on as the one before (SVG 1.1, appendix F.5).
+    std::vector<PathVertex> vertices() const;
 
     bool operator==(const Path&) const = default;
 
