@@ -249,6 +249,10 @@ TEST_CASE("broken DXF gets a message, counts that lie do no harm") {
     CHECK(plan.page.x == Approx(30).margin(1e-3));
     CHECK(plan.page.y == Approx(20).margin(1e-3));
     CHECK(plan.origin.x == Approx(2.6e9));
+    for (const char* type : {"POINT", "RAY", "XLINE", "WIPEOUT", "OLE2FRAME"}) {
+        const std::string entity = std::string("0 ") + type + " 10 1 20 1 11 1 21 0 ";
+        CHECK(count(read_dxf(entity + entity + "0 LINE 10 0 20 0 11 1 21 1"), notice::unsupported, type) == 2);
+    }
     CHECK(count(read_dxf("0 3DSOLID 0 LINE 10 0 20 0 11 1 21 1"), notice::unsupported, "3DSOLID") == 1);
 }
 

@@ -249,6 +249,10 @@ TEST_CASE("text is drawn in its font, at its place") {
     check_box(box("<text x='20' y='30' dy='0 5'>ab</text>"), {20, 15, 30, 27});
     check_box(box("<text x='20' y='30' textLength='40'>ab</text>"), {20, 20, 60, 27});
     check_box(box("<text x='20' y='30' rotate='90'>a</text>"), {20, 15, 27, 20});
+    check_box(box("<text x='20' y='30' font-variant='small-caps'>aa</text>"), {20, 20, 28, 25.6});
+    check_box(box("<text x='20' y='30' style='font:small-caps 10px Boxes'>Aa</text>"), {20, 20, 29, 27});
+    check_box(box("<defs><text id='r'>a<tspan>bc</tspan></text></defs><text x='20' y='30'><tref href='#r'/></text>"),
+              {20, 20, 35, 27});
     check_box(
         box("<path id='t' d='M20 40H90' fill='none'/><text><textPath href='#t' startOffset='10'>a</textPath></text>"),
         {30, 10, 35, 17});

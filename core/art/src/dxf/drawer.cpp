@@ -26,9 +26,7 @@ double radians(double degrees) {
 
 /// Things of a CAD file that are no drawing and are passed over in silence.
 bool draws_nothing(std::string_view type) {
-    static constexpr std::array silent{
-        "POINT", "VIEWPORT", "ATTDEF", "SEQEND", "OLEFRAME", "OLE2FRAME", "ACAD_PROXY_ENTITY",
-        "XLINE", "RAY",      "LIGHT",  "SUN",    "WIPEOUT"};
+    static constexpr std::array silent{"VIEWPORT", "ATTDEF", "SEQEND", "LIGHT", "SUN"};
     return std::any_of(silent.begin(), silent.end(), [&](const char* name) { return type == name; });
 }
 

@@ -129,6 +129,7 @@ std::optional<double> parse_font_size(std::string_view text, double parent) {
 Applied set_font(Style& style, std::string_view text) {
     auto look = std::make_shared<TextStyle>(*style.text);
     look->font = FontWish{look->font.families, 400, false, 100};
+    look->small_capitals = false;
     while (!(text = trimmed(text)).empty()) {
         const auto end = std::min(text.find(' '), text.size());
         const auto word = text.substr(0, end);
@@ -136,7 +137,9 @@ Applied set_font(Style& style, std::string_view text) {
         const auto slash = word.find('/');
         if (word == "italic" || word == "oblique") {
             look->font.slanted = true;
-        } else if (word == "normal" || word == "small-caps" || set_weight(look->font.weight, word)) {
+        } else if (word == "small-caps") {
+            look->small_capitals = true;
+        } else if (word == "normal" || set_weight(look->font.weight, word)) {
             continue;
         } else if (const auto size = parse_font_size(word.substr(0, slash), style.font_size)) {
             text = trimmed(text);
@@ -218,6 +221,14 @@ Applied set_paint_order(Style& style, std::string_view text) {
     style.stroke_under = place("stroke") < place("fill");
     style.markers_under = place("markers") < std::min(place("fill"), place("stroke"));
     return taken(named);
+}
+
+/// Other forms of letters change little and are not said.
+Applied set_variant(Style& style, std::string_view text) {
+    return change_text(style, [&](TextStyle& look) {
+        look.small_capitals = text.find("small-caps") != std::string_view::npos;
+        return true;
+    });
 }
 
 /// Lines of the letters around stay: "none" only adds none of its own (CSS Text Decoration 3, section 2.1).
@@ -333,6 +344,8 @@ const std::unordered_map<std::string_view, Setter>& setters() {
                     {{"normal", 100}, {"ultra-condensed", 50}, {"extra-condensed", 62}, {"condensed", 75},
                      {"semi-condensed", 87}, {"semi-expanded", 112}, {"expanded", 125}, {"extra-expanded", 150},
                      {"ultra-expanded", 200}}) == Applied::yes; }); }},
+        {"font-variant", [](Style& s, T t, V) { return set_variant(s, t); }},
+        {"font-variant-caps", [](Style& s, T t, V) { return set_variant(s, t); }},
         {"text-anchor", [](Style& s, T t, V) {
             return change_text(s, [&](TextStyle& look) {
                 using enum TextAnchor;

@@ -50,6 +50,7 @@ struct TextStyle {
     double shift = 0;                             ///< of the baseline, user units, up
     std::string baseline;                         ///< dominant or alignment baseline, empty: alphabetic
     bool keep_spaces = false;                     ///< xml:space="preserve"
+    bool small_capitals = false;                  ///< small letters are drawn as small capitals
     bool underlined = false, overlined = false, struck = false;
 };
 

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "text_layout.hpp"
 
+#include "capitals.hpp"
+
 #include <numbers>
 
 namespace chalkline::art::svg {
@@ -19,7 +21,11 @@ struct Letter {
     double dx = 0, dy = 0, turn = 0;  ///< shifts, and degrees clockwise
     std::size_t rail = 0;             ///< the textPath it runs along, from 1; 0: none
     std::size_t stretch = 0;          ///< the textLength it is stretched to, from 1; 0: none
+    bool small_capital = false;       ///< it is the capital of a small letter, drawn smaller
 };
+
+/// How large the capital of a small letter is, where a font is asked for small capitals: about its x-height.
+constexpr double small_capital_size = 0.8;
 
 /// A path that letters run along.
 struct Rail {
@@ -62,13 +68,14 @@ class TextGatherer {
         styles.push_back(style);
         elements.push_back(element);
         const std::size_t own_style = styles.size() - 1;
+        if (local_name(element) == "tref") add_referred(element, own_style);
         for (const auto& child : element.children()) {
             if (child.type() == pugi::node_pcdata || child.type() == pugi::node_cdata) {
                 add(child.value(), own_style);
                 continue;
             }
             const std::string_view name = local_name(child);
-            if (child.type() != pugi::node_element || (name != "tspan" && name != "a" && name != "textPath")) continue;
+            if (child.type() != pugi::node_element || !is_part_of_text(name)) continue;
             Style inner = style;
             cascade(scene_, child, inner, place_.viewport);
             if (++depth_ < 100) gather(child, inner);
@@ -117,6 +124,18 @@ class TextGatherer {
         return list;
     }
 
+    static bool is_part_of_text(std::string_view name) {
+        return name == "tspan" || name == "a" || name == "textPath" || name == "tref";
+    }
+
+    /// The letters of another text, without its looks (SVG 1.1 §10.6).
+    void add_referred(const pugi::xml_node& element, std::size_t style) {
+        const auto target = scene_.document.referred(reference_of(element));
+        if (!target) return scene_.notes.add(notice::missing_reference, element);
+        for (const pugi::xpath_node& text : target.select_nodes(".//text()"))
+            add(text.node().value(), style);
+    }
+
     std::size_t begin_rail(const pugi::xml_node& element, const Style& style) {
         const auto target = scene_.document.referred(reference_of(element));
         auto path = target ? shape_path(scene_, target, place_.viewport) : std::nullopt;
@@ -143,12 +162,13 @@ class TextGatherer {
             const bool blank = letter == " ";
             if (blank && !keep && after_blank_) continue;
             after_blank_ = blank;
-            place_letter(std::move(letter), style);
+            const std::string capital = styles[style].text->small_capitals ? capital_of(letter) : letter;
+            place_letter(capital, style, capital != letter);
         }
     }
 
-    void place_letter(std::string utf8, std::size_t style) {
-        Letter letter{std::move(utf8), style, {}, {}, 0, 0, 0, rail_, stretch_};
+    void place_letter(std::string utf8, std::size_t style, bool small_capital) {
+        Letter letter{std::move(utf8), style, {}, {}, 0, 0, 0, rail_, stretch_, small_capital};
         const std::size_t at = letters.size();
         bool has_dx = false, has_dy = false, has_turn = false;
         for (auto lists = lists_.rbegin(); lists != lists_.rend(); ++lists) {
@@ -209,7 +229,8 @@ class TextSetter {
  private:
     static bool continues(const Letter& before, const Letter& next) {
         return !next.x && !next.y && next.dx == 0 && next.dy == 0 && next.turn == 0 && before.turn == 0 &&
-               next.style == before.style && next.rail == before.rail && next.stretch == before.stretch;
+               next.style == before.style && next.rail == before.rail && next.stretch == before.stretch &&
+               next.small_capital == before.small_capital;
     }
 
     static double baseline_drop(const TextStyle& look, const LetteredText& font) {
@@ -251,7 +272,8 @@ class TextSetter {
         const auto drawn = scene_.outside.lettering->outline(run, look.font);
         if (!drawn) return scene_.notes.add(notice::unsupported, text_.elements[first.style], {{"feature", "text"}});
         remark(*drawn, look, text_.elements[first.style]);
-        const double size = style.font_size, drop = baseline_drop(look, *drawn) * size - look.shift;
+        const double size = style.font_size * (first.small_capital ? small_capital_size : 1);
+        const double drop = baseline_drop(look, *drawn) * size - look.shift;
         for (std::size_t i = 0; i < drawn->glyphs.size(); ++i) {
             const Glyph& glyph = drawn->glyphs[i];
             double advance = glyph.advance * size;
