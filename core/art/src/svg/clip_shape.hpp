@@ -3,6 +3,8 @@
 #pragma once
 #include "grammar.hpp"
 
+#include <chalkline/geometry/region.hpp>
+
 namespace chalkline::art::svg {
 
 struct ClipShape {
