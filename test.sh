@@ -7,4 +7,4 @@ scripts/install-packages.sh
 scripts/build.sh
 export QT_QPA_PLATFORM=offscreen
 export XDG_RUNTIME_DIR=${XDG_RUNTIME_DIR:-$(mktemp -d)}
-ctest --preset release --no-tests=error -j 2
+ctest --preset release --no-tests=error -j 3

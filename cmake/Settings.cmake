@@ -18,6 +18,12 @@ add_compile_options($<$<CXX_COMPILER_ID:GNU>:-Wno-restrict> $<$<CXX_COMPILER_ID:
 # Clang takes the constants of another file in a unity build for shadowed.
 add_compile_options($<$<CXX_COMPILER_ID:Clang>:-Wno-shadow>)
 
+# Where it is installed: it links in a fifth of the time, which the many test programs feel.
+find_program(LLD ld.lld)
+if(LLD)
+  add_link_options(-fuse-ld=lld)
+endif()
+
 option(CHALKLINE_SANITIZE "Build with sanitizers: address everywhere; undefined behaviour and the lines reached in core and platform (clang)" OFF)
 if(CHALKLINE_SANITIZE)
   add_compile_options(-fsanitize=address -fno-omit-frame-pointer)
