@@ -28,6 +28,7 @@ pkg_check_modules(rsvg REQUIRED IMPORTED_TARGET librsvg-2.0)
 pkg_check_modules(poppler REQUIRED IMPORTED_TARGET poppler-glib)
 pkg_check_modules(freetype REQUIRED IMPORTED_TARGET freetype2)
 pkg_check_modules(harfbuzz REQUIRED IMPORTED_TARGET harfbuzz)
+pkg_check_modules(fribidi REQUIRED IMPORTED_TARGET fribidi)
 pkg_check_modules(fontconfig REQUIRED IMPORTED_TARGET fontconfig)
 
 find_path(OPENCV_INCLUDE opencv2/imgproc.hpp PATH_SUFFIXES opencv4 REQUIRED)

@@ -4,7 +4,7 @@
 #   scripts/tidy.sh [FOLDER…]
 set -eu
 cd "$(dirname "$0")/.."
-[ $# -gt 0 ] || set -- core/safety core/clearance core/encoding core/conversation platform/link
+[ $# -gt 0 ] || set -- core/safety core/cleared core/clearance core/encoding core/conversation platform/link
 # The tool reads one unit a file, without the flags it does not know.
 cmake -S . -B build/tidy -G Ninja -DCMAKE_BUILD_TYPE=Debug -DCHALKLINE_APP=OFF -DCHALKLINE_TESTS=OFF \
     -DCMAKE_EXPORT_COMPILE_COMMANDS=ON >/dev/null

@@ -22,17 +22,17 @@
       <translation> (Lehre %1)</translation>
     </message>
     <message>
-      <extracomment>app/trays/art/findings_panel.cpp</extracomment>
+      <extracomment>app/trays/art/remarks_panel.cpp</extracomment>
       <source> (%1 places)</source>
       <translation> (%1 Stellen)</translation>
     </message>
     <message>
-      <extracomment>app/trays/art/findings_panel.cpp</extracomment>
+      <extracomment>app/trays/art/remarks_panel.cpp</extracomment>
       <source> (%1 places, first in line %2)</source>
       <translation> (%1 Stellen, die erste in Zeile %2)</translation>
     </message>
     <message>
-      <extracomment>app/trays/art/findings_panel.cpp</extracomment>
+      <extracomment>app/trays/art/remarks_panel.cpp</extracomment>
       <source> (line %1)</source>
       <translation> (Zeile %1)</translation>
     </message>
@@ -58,8 +58,18 @@
     </message>
     <message>
       <extracomment>app/line/line_state.cpp</extracomment>
+      <source> · %1 remarks</source>
+      <translation> · %1 Anmerkungen</translation>
+    </message>
+    <message>
+      <extracomment>app/line/line_state.cpp</extracomment>
       <source> · %1 × %2 mm</source>
       <translation> · %1 × %2 mm</translation>
+    </message>
+    <message>
+      <extracomment>app/line/line_state.cpp</extracomment>
+      <source> · 1 remark</source>
+      <translation> · 1 Anmerkung</translation>
     </message>
     <message>
       <extracomment>app/line/line_state.cpp</extracomment>
@@ -365,6 +375,11 @@
       <translation>%1 mm zu breit</translation>
     </message>
     <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>%1 mm, as stated</source>
+      <translation>%1 mm, wie angegeben</translation>
+    </message>
+    <message>
       <extracomment>app/trays/burn_tray.cpp</extracomment>
       <source>%1 mm/min</source>
       <translation>%1 mm/min</translation>
@@ -543,6 +558,11 @@
       <extracomment>wording/src/wording.cpp</extracomment>
       <source>%1, %2 passes</source>
       <translation>%1, %2 Durchgänge</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>%1, as its writer counts</source>
+      <translation>%1, wie das schreibende Programm zählt</translation>
     </message>
     <message>
       <extracomment>app/mainwindow/ready_sheet.cpp</extracomment>
@@ -1323,6 +1343,11 @@
       <translation>Zeichnung ausrichten</translation>
     </message>
     <message>
+      <extracomment>app/trays/art/remarks_panel.cpp</extracomment>
+      <source>All %1 remarks</source>
+      <translation>Alle %1 Anmerkungen</translation>
+    </message>
+    <message>
       <extracomment>app/trays/art/reading_panel.cpp</extracomment>
       <source>All as lines</source>
       <translation>Alles als Linien</translation>
@@ -2005,6 +2030,11 @@ eins je Zeile</translation>
       <translation>Es als Bild brennen</translation>
     </message>
     <message>
+      <extracomment>app/trays/art/remarks_panel.cpp</extracomment>
+      <source>Burn it as it looks</source>
+      <translation>Brennen, wie es aussieht</translation>
+    </message>
+    <message>
       <extracomment>app/trays/burn_tray.cpp</extracomment>
       <source>Burn it from the store…</source>
       <translation>Aus dem Speicher brennen …</translation>
@@ -2406,6 +2436,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Choose another port, or check the baud rate.</source>
       <translation>Einen anderen Anschluss wählen oder die Baudrate prüfen.</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Choose it beside the drawing's scale.</source>
+      <translation>Neben dem Maßstab der Zeichnung wählen.</translation>
     </message>
     <message>
       <extracomment>app/trays/art/placing_panel.cpp</extracomment>
@@ -2858,6 +2893,21 @@ eins je Zeile</translation>
       <translation>Über %1 %2 steigt die Schwärze nicht mehr: mehr verkohlt nur.</translation>
     </message>
     <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Dashed and dotted lines of the drawing burn in pieces; otherwise they burn through</source>
+      <translation>Gestrichelte und punktierte Linien der Zeichnung brennen in Stücken, sonst durchgehend</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Dashed lines</source>
+      <translation>Gestrichelte Linien</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Dashed lines are dashed</source>
+      <translation>Gestrichelte Linien bleiben gestrichelt</translation>
+    </message>
+    <message>
       <extracomment>app/proof/machine_facts.cpp</extracomment>
       <source>Data %1 MB, link %2 % busy</source>
       <translation>Daten %1 MB, Leitung zu %2 % belegt</translation>
@@ -3261,6 +3311,11 @@ eins je Zeile</translation>
       <extracomment>app/swatches/axis_editor.cpp</extracomment>
       <source>Every value is as many times the one before: better over a wide range</source>
       <translation>Jeder Wert ist so viel Mal der vorige: besser über weite Bereiche</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Everything in this drawing is on layers that are off or frozen: {layers}</source>
+      <translation>Alles in dieser Zeichnung liegt auf Ebenen, die aus oder gefroren sind: {layers}</translation>
     </message>
     <message>
       <extracomment>app/recipes/recipe_editor.cpp</extracomment>
@@ -4103,7 +4158,7 @@ eins je Zeile</translation>
       <translation>Wie sie gefüllt wird</translation>
     </message>
     <message>
-      <extracomment>app/trays/art/findings_panel.cpp</extracomment>
+      <extracomment>app/trays/art/remarks_panel.cpp</extracomment>
       <source>How it was read</source>
       <translation>Wie es gelesen wurde</translation>
     </message>
@@ -8712,6 +8767,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The drawing's size is in pixels: {density} to the inch taken, but the program that wrote it counts {writers}</source>
+      <translation>Die Zeichnung misst in Pixeln: {density} je Zoll angenommen, doch das Programm, das sie schrieb, zählt {writers}</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
       <source>The drawing's size makes no sense</source>
       <translation>Die Größe der Zeichnung ergibt keinen Sinn</translation>
     </message>
@@ -8744,6 +8804,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>The file ends too early: what came before is drawn</source>
       <translation>Die Datei endet zu früh: was davor kam, ist gezeichnet</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The file holds {count} pictures: the first one is taken</source>
+      <translation>Die Datei enthält {count} Bilder: das erste ist genommen</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -9057,6 +9122,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The picture states a screen's resolution, {stated} mm wide: made {width} mm wide</source>
+      <translation>Das Bild nennt die Auflösung eines Bildschirms, {stated} mm breit: auf {width} mm Breite gebracht</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
       <source>The picture states no size: made {width} mm wide</source>
       <translation>Das Bild nennt keine Größe: {width} mm breit gemacht</translation>
     </message>
@@ -9266,6 +9336,11 @@ eins je Zeile</translation>
       <translation>Die simulierte Maschine startet nicht: {reason}</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The stated width can be taken beside the picture.</source>
+      <translation>Die angegebene Breite lässt sich neben dem Bild übernehmen.</translation>
+    </message>
+    <message>
       <extracomment>app/proof/machine_facts.cpp</extracomment>
       <source>The step is off or not chosen to burn.</source>
       <translation>Der Schritt ist aus oder nicht zum Brennen gewählt.</translation>
@@ -9389,6 +9464,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>There is nothing to burn in this drawing</source>
       <translation>In dieser Zeichnung gibt es nichts zu brennen</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>There is nothing to burn in this drawing but {features}, which is not reproduced</source>
+      <translation>In dieser Zeichnung gibt es nichts zu brennen als {features}, und das wird nicht wiedergegeben</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
@@ -9729,6 +9809,11 @@ eins je Zeile</translation>
       <translation>Zeichnung drehen</translation>
     </message>
     <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Turn it into outlines in your drawing program before saving it.</source>
+      <translation>Vor dem Speichern im Zeichenprogramm in Umrisse umwandeln.</translation>
+    </message>
+    <message>
       <extracomment>wording/src/wording.cpp</extracomment>
       <source>Turn it on</source>
       <translation>Einschalten</translation>
@@ -9752,6 +9837,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Turn the piece, or move the head, back by so much and say again where it begins. Or switch its soft limits ($20) off while the rotary is in.</source>
       <translation>Das Stück um so viel zurückdrehen, oder den Kopf zurückfahren, und neu sagen, wo es beginnt. Oder die weichen Grenzen ($20) ausschalten, solange die Drehachse steckt.</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Turn them on in the program that made it, and save it again.</source>
+      <translation>Im Programm, aus dem sie stammt, einschalten und noch einmal speichern.</translation>
     </message>
     <message>
       <extracomment>app/trays/stock_tray.cpp</extracomment>
@@ -10272,6 +10362,11 @@ eins je Zeile</translation>
       <extracomment>app/trays/art/design_panel.cpp</extracomment>
       <source>White: covers, burns nothing</source>
       <translation>Weiß: deckt, brennt nicht</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Whole lines</source>
+      <translation>Durchgehende Linien</translation>
     </message>
     <message>
       <extracomment>app/trays/checks_panel.cpp</extracomment>

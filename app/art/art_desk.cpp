@@ -99,6 +99,14 @@ void ArtDesk::enqueue(Reading reading) {
     Q_EMIT changed();
 }
 
+void ArtDesk::stop_reading() {
+    queue_.clear();
+    bringing_.cancel();
+    rereading_.cancel();
+    pending_.clear();
+    Q_EMIT changed();
+}
+
 void ArtDesk::start_next() {
     if (queue_.empty()) return;
     bringing_.start(std::move(queue_.front()), [this](std::vector<Read> all) {

@@ -47,6 +47,8 @@ class ArtDesk : public QObject {
     /// How a motif's art is read, or will be once the reading under way is done.
     art::ReadOptions options_of(job::Id motif) const;
     void set_machine(const machine::MachineProfile& machine) { machine_ = machine; }
+    /// What is still being read is not: the job stays as it is.
+    void stop_reading();
     bool busy() const { return bringing_.running() || rereading_.running(); }
 
     const std::vector<TooLarge>& too_large() const { return too_large_; }

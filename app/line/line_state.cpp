@@ -31,6 +31,10 @@ MarkFact art_fact(const job::Job& job, const PlanKeeper& plans, int questions) {
     QString fact = count == 1 ? tr("1 piece") : tr("%1 pieces").arg(count);
     if (!planned.burned.empty())
         fact += tr(" · %1 × %2 mm").arg(mm(planned.burned.width()), mm(planned.burned.height()));
+    std::size_t remarks = 0;
+    for (const job::Motif& motif : job.motifs)
+        remarks += motif.art->remarks.size();
+    if (remarks > 0) fact += remarks == 1 ? tr(" · 1 remark") : tr(" · %1 remarks").arg(remarks);
     return {MarkState::done, fact};
 }
 

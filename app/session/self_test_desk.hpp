@@ -2,7 +2,7 @@
 #pragma once
 #include "session/machine_link.hpp"
 
-#include <chalkline/conversation/self_test.hpp>
+#include <chalkline/selftest/self_test.hpp>
 #include <chalkline/wording/wording.hpp>
 
 #include <QElapsedTimer>
@@ -11,7 +11,7 @@
 
 namespace chalkline::app {
 
-/// Runs a self-test with the beam off on the machine that is connected (machine/self_test.hpp).
+/// Runs a self-test with the beam off on the machine that is connected (core/selftest).
 class SelfTestDesk : public QObject {
     Q_OBJECT
  public:

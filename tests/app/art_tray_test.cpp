@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Bringing art in as its user does: drops, pastes, answers, clicks in the Art tray.
 #include "support/window_driver.hpp"
+#include "tasks/task_runner.hpp"
 
 #include <catch2/catch.hpp>
 
@@ -406,4 +407,32 @@ TEST_CASE("a drawing burns as it looks by one click, and back") {
     CHECK(driver->plans().planned().plan->proofs.size() == 1);
     click_button(driver, "As areas and lines");
     CHECK(driver->document().job().motifs[0].art->pictures.empty());
+    // What is not reproduced is said at the top of the tray and on the line, and offers the same.
+    CHECK(driver.fact(app::Mark::art).contains("1 remark"));
+    CHECK(shows(driver, "filter: not reproduced"));
+    click_button(driver, "Burn it as it looks");
+    CHECK(driver->document().job().motifs[0].art->pictures.size() == 1);
+    CHECK_FALSE(driver.fact(app::Mark::art).contains("remark"));
+}
+
+TEST_CASE("reading can be broken off, and nothing comes in") {
+    WindowDriver driver;
+    QTemporaryDir folder;
+    QByteArray many;
+    for (int i = 0; i < 300'000; ++i)
+        many += "<path d='M0 0H9V" + QByteArray::number(i % 50) + "'/>";
+    const QString path = write(folder, "many.svg", svg(many));
+    driver->choose(app::Mark::art);
+    driver->art().bring_in(QStringList{path, path, path});
+    driver->art().bring_in(QStringList{path});
+    QAbstractButton* cancel = nullptr;
+    REQUIRE(wait_for([&] { return (cancel = named<QAbstractButton>(driver, "Stop reading art")) != nullptr; }));
+    QTest::mouseClick(cancel, Qt::LeftButton);
+    CHECK_FALSE(driver->art().busy());
+    CHECK(wait_for([&] { return app::work_pool()->activeThreadCount() == 0; }));
+    CHECK(driver->document().job().motifs.empty());
+    CHECK_FALSE(cancel->isVisible());
+    // What comes next is read as ever.
+    driver.drop({write(folder, "one.svg", svg("<path d='M0 0H9'/>"))});
+    CHECK(driver->document().job().motifs.size() == 1);
 }

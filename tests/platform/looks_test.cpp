@@ -254,6 +254,41 @@ TEST_CASE("lines under, over and through letters are where another renderer has 
           art::drawn(read_text(page(around + "<tspan text-decoration='none'>aa aa</tspan></text>")), pitch).pixels);
 }
 
+TEST_CASE("as it looks: clips and turns that only style sheets know are drawn as what they come to") {
+    const Greys seen =
+        looks(page("<rect x='10' y='10' width='20' height='20' style='clip-path:inset(5px)'/>"
+                   "<rect x='40' y='10' width='20' height='20' style='transform:scale(.5);transform-origin:50px 20px'/>"
+                   "<rect x='70' y='10' width='20' height='20' "
+                   "style='rotate:45deg;transform-box:fill-box;transform-origin:center'/>"));
+    CHECK(seen.at(120, 120) == 255);
+    CHECK(seen.at(200, 200) == 0);
+    CHECK(seen.at(420, 120) == 255);
+    CHECK(seen.at(500, 200) == 0);
+    CHECK(seen.at(702, 102) == 255);
+    CHECK(seen.at(800, 65) == 0);
+}
+
+TEST_CASE("letters of either direction stand where another renderer sets them") {
+    const std::string font = "y='25' font-family='DejaVu Sans' font-size='12' ";
+    for (const std::string& text : {
+             "<text x='10' " + font + ">שלום abc</text>",
+             "<text x='90' " + font + "direction='rtl'>שלום abc 12</text>",
+             "<text x='90' " + font + "direction='rtl' text-anchor='end'>(שלום)</text>",
+             "<text x='50' " + font + "text-anchor='middle'>אבג <tspan font-weight='bold'>דהו</tspan> זח</text>",
+             "<text x='10' " + font + ">مرحبا 12</text>",
+             "<text x='10' " + font + "direction='rtl' unicode-bidi='bidi-override' text-anchor='end'>abc</text>",
+             "<text x='10' " + font + ">a <tspan direction='rtl' unicode-bidi='embed'>אב! c</tspan> d</text>",
+         }) {
+        INFO(text);
+        const Greys theirs = looks(page(text)), ours = greys_of(art::drawn(read_text(page(text)), pitch));
+        const auto dark = [](const Greys& greys) {
+            return std::count_if(greys.values.begin(), greys.values.end(), [](int value) { return value < 128; });
+        };
+        REQUIRE(dark(theirs) > 3000);
+        CHECK(share_apart(ours, theirs, 128) < 0.1 * static_cast<double>(dark(theirs)) / 500'000);
+    }
+}
+
 TEST_CASE("a drawing as a picture is as fine as asked, as large as drawn, and bounded") {
     art::ReadOptions options;
     options.as_picture = 0.05;

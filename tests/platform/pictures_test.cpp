@@ -5,6 +5,7 @@
 
 #include <catch2/catch.hpp>
 #include <unistd.h>
+#include <zlib.h>
 
 #include <QBuffer>
 #include <QColorSpace>
@@ -130,6 +131,81 @@ TEST_CASE("a camera's turn is applied, with its resolution") {
     CHECK(picture->image.height == 40);
     CHECK(picture->image.pixels[5].green < 12);
     CHECK(picture->image.pixels[20 * 35].green > 243);
+}
+
+namespace {
+
+/// An EXIF part that says how the picture is to be turned.
+std::string orientation_tags(int orientation) {
+    return std::string("II*\0\x08\0\0\0\x01\0\x12\x01\x03\0\x01\0\0\0", 18) + static_cast<char>(orientation) +
+           std::string(7, '\0');
+}
+
+std::string big_endian(std::uint32_t number) {
+    std::string bytes;
+    for (int shift = 24; shift >= 0; shift -= 8)
+        bytes += static_cast<char>(number >> shift & 255);
+    return bytes;
+}
+
+/// A photograph, and a PNG and a WebP, of one picture that is to be turned.
+std::string turned_jpeg(const QImage& image, int orientation) {
+    std::string jpeg = encoded(image, "jpeg");
+    const std::string exif = std::string("Exif\0\0", 6) + orientation_tags(orientation);
+    const auto size = exif.size() + 2;
+    jpeg.insert(2, std::string("\xff\xe1") + static_cast<char>(size >> 8) + static_cast<char>(size & 255) + exif);
+    return jpeg;
+}
+std::string turned_png(const QImage& image, int orientation) {
+    std::string png = encoded(image, "png");
+    const std::string tags = orientation_tags(orientation), body = "eXIf" + tags;
+    const auto sum = ::crc32(0, reinterpret_cast<const Bytef*>(body.data()), static_cast<uInt>(body.size()));
+    constexpr std::size_t behind_header = 33;
+    png.insert(behind_header, big_endian(static_cast<std::uint32_t>(tags.size())) + body +
+                                  big_endian(static_cast<std::uint32_t>(sum)));
+    return png;
+}
+
+}  // namespace
+
+TEST_CASE("a turn is applied to PNG as Qt applies it to photographs, all eight of them") {
+    QImage image(30, 20, QImage::Format_RGB32);
+    image.fill(Qt::white);
+    for (int y = 0; y < 10; ++y)
+        for (int x = 0; x < 10; ++x)
+            image.setPixelColor(x, y, Qt::black);  // one corner: every turn puts it elsewhere
+    image.setDotsPerMeterX(10000);
+    image.setDotsPerMeterY(5000);
+    const pictures::Decoder decoder;
+    for (int orientation = 1; orientation <= 8; ++orientation) {
+        INFO(orientation);
+        const auto jpeg = decoder.decode(turned_jpeg(image, orientation)),
+                   png = decoder.decode(turned_png(image, orientation));
+        REQUIRE(jpeg);
+        REQUIRE(png);
+        REQUIRE(png->image.width == jpeg->image.width);
+        REQUIRE(png->image.height == jpeg->image.height);
+        REQUIRE(png->pixels_per_mm);
+        CHECK(png->pixels_per_mm->x == Approx(orientation < 5 ? 10 : 5));
+        int apart = 0;
+        for (std::size_t i = 0; i < png->image.pixels.size(); ++i)
+            apart += std::abs(png->image.pixels[i].green - jpeg->image.pixels[i].green) > 100 ? 1 : 0;
+        CHECK(apart == 0);
+    }
+}
+
+TEST_CASE("a file of several pictures says how many") {
+    // GIF89a of 1 × 1: two colours, two frames.
+    const std::string head("GIF89a\x01\0\x01\0\x80\0\0\0\0\0\xff\xff\xff", 19),
+        frame("\x2c\0\0\0\0\x01\0\x01\0\0\x02\x02\x44\x01\0", 15);
+    const pictures::Decoder decoder;
+    CHECK(decoder.decode(head + frame + frame + ";").value().images == 2);
+    CHECK(decoder.decode(head + frame + ";").value().images == 1);
+    const auto art = art::read(std::make_shared<const std::string>(head + frame + frame + ";"), "moving.gif", {},
+                               art::Outside{&decoder, nullptr, {}, nullptr});
+    REQUIRE(art);
+    CHECK(std::any_of(art->remarks.begin(), art->remarks.end(),
+                      [](const art::Remark& remark) { return remark.notice.code == art::notice::picture_first_of; }));
 }
 
 TEST_CASE("what is transparent lies over white") {

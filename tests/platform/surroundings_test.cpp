@@ -39,22 +39,25 @@ TEST_CASE("files beside a drawing are found, none elsewhere") {
 
 TEST_CASE("letters come from the installed fonts, others are said to be substituted") {
     const fonts::SystemFonts fonts;
-    const auto drawn = fonts.outline("AV", {{"DejaVu Sans"}});
+    const auto outline = [&](std::string_view text, const art::FontWish& wish) {
+        return fonts.outline(text, wish, art::Direction::left_to_right);
+    };
+    const auto drawn = outline("AV", {{"DejaVu Sans"}});
     REQUIRE(drawn);
     CHECK_FALSE(drawn->substituted);
     REQUIRE(drawn->glyphs.size() == 2);
     CHECK(drawn->glyphs[0].advance > 0.5);
-    const auto box = geometry::bounds(drawn->glyphs[0].path.flatten({}, 1e-3));
+    const auto box = geometry::bounds(drawn->glyphs[0].path->flatten({}, 1e-3));
     CHECK(box.top == Approx(0.729).margin(0.01));
     CHECK(box.bottom == Approx(0).margin(0.01));
-    CHECK(fonts.outline("x", {{"No Such Font"}})->substituted);
-    CHECK_FALSE(fonts.outline("x", {{"serif"}})->substituted);
-    CHECK(fonts.outline("", {{"serif"}})->glyphs.empty());
-    CHECK(fonts.outline("\xff\xfe broken", {{"serif"}}));
-    const auto slanted = fonts.outline("l", {{"DejaVu Sans"}, 400, true});
+    CHECK(outline("x", {{"No Such Font"}})->substituted);
+    CHECK_FALSE(outline("x", {{"serif"}})->substituted);
+    CHECK(outline("", {{"serif"}})->glyphs.empty());
+    CHECK(outline("\xff\xfe broken", {{"serif"}}));
+    const auto slanted = outline("l", {{"DejaVu Sans"}, 400, true});
     REQUIRE(slanted);
-    CHECK(geometry::bounds(slanted->glyphs[0].path.flatten({}, 1e-3)).width() >
-          geometry::bounds(fonts.outline("l", {{"DejaVu Sans"}})->glyphs[0].path.flatten({}, 1e-3)).width());
+    CHECK(geometry::bounds(slanted->glyphs[0].path->flatten({}, 1e-3)).width() >
+          geometry::bounds(outline("l", {{"DejaVu Sans"}})->glyphs[0].path->flatten({}, 1e-3)).width());
 }
 
 TEST_CASE("single strokes draw lines, not outlines") {
@@ -63,7 +66,7 @@ TEST_CASE("single strokes draw lines, not outlines") {
     REQUIRE(drawn);
     CHECK(drawn->missing_letters);
     REQUIRE(drawn->glyphs.size() >= 3);
-    const auto lines = drawn->glyphs[0].path.flatten({}, 1e-3);
+    const auto lines = drawn->glyphs[0].path->flatten({}, 1e-3);
     CHECK(geometry::bounds(lines).height() == Approx(0.7).margin(0.02));
     CHECK(geometry::length(lines) < 1.5);
 }

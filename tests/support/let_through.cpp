@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "support/let_through.hpp"
 
-#include "content.hpp"
-
 #include <chalkline/base/checksum.hpp>
+#include <chalkline/cleared/content.hpp>
 
 namespace chalkline::clearance {
 

@@ -239,6 +239,25 @@ inline const std::vector<Seen> drawings_seen{
      "<g mask='url(#m)'>" +
          solid + rect(5, 2, 10, 6, paint_white) + "</g>",
      {{"#000000", 70}, {"#ffffff", 30}}},
+    {"a mask's content takes its colour from around the mask",
+     "<g fill='#fff'><mask id='m'><rect width='10' height='50'/></mask></g>" + rect(0, 0, 20, 10, "mask='url(#m)'"),
+     {{"#000000", 100}}},
+    {"a clip's content takes its rule from the clip",
+     "<clipPath id='c' clip-rule='evenodd'><path d='M0 0H20V10H0Z M5 2H15V8H5Z'/></clipPath>" +
+         rect(0, 0, 20, 10, "clip-path='url(#c)'"),
+     {{"#000000", 140}}},
+    {"a marker takes its colour from around it",
+     "<g fill='#f00'>" + marker("<rect width='3' height='3'/>", "orient='0'") +
+         "</g><path d='M10 10H20V20H10Z' marker-start='url(#a)'/>",
+     {{"#000000", 91}, {"#ff0000", 9}}},
+    {"a stop's current colour is that around the gradient",
+     "<g color='#f00'><linearGradient id='g'><stop stop-color='currentColor'/></linearGradient></g>" +
+         rect(0, 0, 20, 10, "fill='url(#g)'"),
+     {{"#ff0000", 200}}},
+    {"a stop inherits the gradient's colour",
+     "<linearGradient id='g' stop-color='#f00' stop-opacity='.5'><stop stop-color='inherit'/></linearGradient>" +
+         rect(0, 0, 20, 10, "fill='url(#g)'"),
+     {{"#ff0000", 200}}},
     {"an empty mask hides all",
      solid + "<mask id='m'/>" + rect(0, 0, 20, 10, "fill='#f00' mask='url(#m)'"),
      {{"#000000", 200}, {"#ff0000", 0}}},

@@ -2,6 +2,7 @@
 #include "trial.hpp"
 
 #include <chalkline/clearance/clear.hpp>
+#include <chalkline/conversation/line_session.hpp>
 #include <chalkline/conversation/realtime_session.hpp>
 #include <chalkline/history/burn_folders.hpp>
 #include <chalkline/history/journal_file.hpp>
@@ -322,6 +323,39 @@ Difference difference(const Burned& once, const Burned& burned) {
     return found;
 }
 
+/// mm² that are darker than bare.
+double burned_area(const Burned& burned) {
+    const auto& cells = burned.dose.cells();
+    const auto dark = std::count_if(cells.begin(), cells.end(), [](float dose) { return dose > 0; });
+    return static_cast<double>(dark) / (cells_per_mm * cells_per_mm);
+}
+
+/// Whether a beam may have been turned off without anything to be seen of it on the link: before a report ever showed
+/// it lit, or by a line of somebody else whose answer took the place of one that got lost, on a board without numbers.
+bool darkened_unseen(const Work& work, const Burned& burned, const Troubles& troubles) {
+    constexpr double unseen = 3;  // s
+    const auto& begun = burned.first_lines;
+    const auto at_beginning = [&](const Trouble& trouble) {
+        return trouble.bends_a_line() && std::any_of(begun.begin(), begun.end(), [&](double first) {
+                   return trouble.fault.at >= first && trouble.fault.at < first + unseen;
+               });
+    };
+    const auto is = [](const Trouble& trouble, Fault::Kind kind) {
+        return trouble.host == Trouble::Host::none && trouble.fault.kind == kind;
+    };
+    const bool counts_lines = work.board.dialect == machine::Dialect::realtime || work.board.line.numbers;
+    const auto taken_for_a_lost_one = [&](const Trouble& foreign) {
+        return !counts_lines && is(foreign, Fault::Kind::foreign_line) &&
+               std::any_of(troubles.begin(), troubles.end(), [&](const Trouble& lost) {
+                   const double later = foreign.fault.at - lost.fault.at;
+                   return (is(lost, Fault::Kind::lose_answer) || is(lost, Fault::Kind::garble_answer)) && later >= 0 &&
+                          later <= machine::LineSession::asks_after;
+               });
+    };
+    return std::any_of(troubles.begin(), troubles.end(),
+                       [&](const Trouble& trouble) { return at_beginning(trouble) || taken_for_a_lost_one(trouble); });
+}
+
 /// The longest way one line may lead, mm.
 double longest_line_of(const Work& work) {
     return std::hypot(work.profile.width, work.profile.depth);
@@ -400,18 +434,9 @@ Verdict compare(const Work& work, const Burned& once, const Burned& burned, cons
     const double most = once.beam_on_mm * work.profile.spot * (foreign ? 0.6 : 1.0 / 3);
     const auto bends =
         std::count_if(troubles.begin(), troubles.end(), [](const Trouble& trouble) { return trouble.bends_a_line(); });
-    // A beam that is turned off before a report ever showed it lit cannot be missed.
-    const bool never_seen = std::any_of(troubles.begin(), troubles.end(), [&burned](const Trouble& trouble) {
-        constexpr double unseen = 3;  // s
-        const auto at_beginning = [&](double begun) {
-            return trouble.fault.at >= begun && trouble.fault.at < begun + unseen;
-        };
-        return trouble.bends_a_line() &&
-               std::any_of(burned.first_lines.begin(), burned.first_lines.end(), at_beginning);
-    });
-    double bent = never_seen  ? once.beam_on_mm * work.profile.spot
-                  : bends > 0 ? std::min(static_cast<double>(bends) * one_line, most)
-                              : 0;
+    double bent = darkened_unseen(work, burned, troubles) ? burned_area(once)
+                  : bends > 0                             ? std::min(static_cast<double>(bends) * one_line, most)
+                                                          : 0;
     // A beam of constant power stands lit where the head comes to rest: one spot, and the blur of it.
     if (work.constant_beam) bent += static_cast<double>(troubles.size()) * std::pow(6 * work.profile.spot, 2);
     constexpr double rounding = 0.1;  // mm

@@ -3,10 +3,10 @@
 #include "commands.hpp"
 #include "output.hpp"
 
-#include <chalkline/conversation/self_test.hpp>
 #include <chalkline/history/places.hpp>
 #include <chalkline/link/session_runner.hpp>
 #include <chalkline/link/witness.hpp>
+#include <chalkline/selftest/self_test.hpp>
 
 #include <chrono>
 #include <condition_variable>

@@ -353,6 +353,7 @@ Result<art::ReadOptions> parse_read_options(const ReadArguments& arguments) {
     options.page = arguments.page;
     options.density = arguments.density;
     options.cover = arguments.cover == "on";
+    options.linetypes = arguments.linetypes == "on";
     if (!arguments.as_picture.empty()) {
         const auto pitch = length(arguments.as_picture);
         if (!pitch || !(pitch->mm() >= 0.01) || pitch->mm() > 5) return bad("--as-picture", arguments.as_picture);

@@ -31,6 +31,7 @@ struct ReadArguments {
     std::string speck;
     std::string as_picture;         ///< mm from dot to dot; empty: areas and lines
     std::string cover = "on";       ///< or "off"
+    std::string linetypes = "on";   ///< or "off"
     std::vector<std::string> mend;  ///< kinds of faults, or "all"
 };
 Result<art::ReadOptions> parse_read_options(const ReadArguments& arguments);

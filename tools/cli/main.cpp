@@ -41,6 +41,9 @@ void add_read_options(CLI::App* command, ReadArguments& read) {
     command->add_option("--cover", read.cover, "areas burn only where paint on top leaves them seen")
         ->check(CLI::IsMember({"on", "off"}))
         ->capture_default_str();
+    command->add_option("--linetypes", read.linetypes, "dashed and dotted lines of CAD drawings are so")
+        ->check(CLI::IsMember({"on", "off"}))
+        ->capture_default_str();
     command->add_option("--mend", read.mend,
                         "mend these faults: empty-fill, tiny-bit, doubled-line, doubled-outline, open-end; or all");
 }

@@ -2,7 +2,7 @@
 #include "conversation.hpp"
 
 #include <chalkline/base/file.hpp>
-#include <chalkline/conversation/self_test.hpp>
+#include <chalkline/selftest/self_test.hpp>
 
 #include <fmt/format.h>
 

@@ -9,6 +9,7 @@
 #include "trays/art/placing_panel.hpp"
 #include "trays/art/question_card.hpp"
 #include "trays/art/reading_panel.hpp"
+#include "trays/art/remarks_panel.hpp"
 #include "trays/art/trace_panel.hpp"
 
 #include <chalkline/job/edits.hpp>
@@ -58,7 +59,18 @@ ArtTray::ArtTray(const TrayContext& context, QWidget* parent) : QWidget(parent),
     all->addWidget(make_label(tr("Art"), Tone::heading, this));
     questions_ = add_section(all, 8, 0);
     cards_ = add_section(all, 8, 0);
-    busy_ = make_label(tr("Reading…"), Tone::quiet, this);
+    remarks_ = add_section(all, 4, 0);
+    busy_ = new QWidget(this);
+    auto* reading = new QHBoxLayout(busy_);
+    reading->setContentsMargins(0, 0, 0, 0);
+    reading->addWidget(make_label(tr("Reading…"), Tone::quiet, busy_), 1);
+    auto* give_up = make_button(tr("Cancel"), ButtonLook::link, busy_);
+    give_up->setAccessibleName(tr("Stop reading art"));
+    connect(give_up, &QPushButton::clicked, this, [this] {
+        context_.art.stop_reading();
+        show_details_again();  // what was chosen to be read otherwise is not
+    });
+    reading->addWidget(give_up);
     all->addWidget(busy_);
     auto* row = new QHBoxLayout;
     auto* add = make_button(tr("Add files…"), ButtonLook::accent, this);
@@ -225,10 +237,12 @@ void ArtTray::show_details_again() {
     const QWidget* focused = window()->focusWidget();
     const QString in_use = focused && isAncestorOf(focused) ? name_of(*focused) : QString();
     empty(details_);
+    empty(remarks_);
     design_ = nullptr;
     const job::Motif* motif = chosen();
     if (!motif) return;
     const art::Artwork& art = *motif->art;
+    if (!art.remarks.empty()) remarks_->addWidget(new RemarksPanel(motif->id, context_, this));
     QList<QWidget*> panels;
     if (art.design) {
         design_ = new DesignPanel(motif->id, context_, this);

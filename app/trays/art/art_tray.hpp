@@ -48,8 +48,8 @@ class ArtTray : public QWidget {
     TrayContext context_;
     Shown shown_;
     QTimer moved_;
-    QVBoxLayout *questions_, *cards_, *details_, *inbox_;
-    QLabel* busy_;
+    QVBoxLayout *questions_, *cards_, *remarks_, *details_, *inbox_;
+    QWidget* busy_;
     DesignPanel* design_ = nullptr;  ///< of the chosen motif, when it was drawn here
 };
 

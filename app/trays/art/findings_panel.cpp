@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/art/findings_panel.hpp"
 
+#include "trays/art/remarks_panel.hpp"
 #include "widgets/controls.hpp"
 #include "widgets/place_note.hpp"
 
@@ -10,17 +11,6 @@
 
 namespace chalkline::app {
 namespace {
-
-QString remark_text(const Notice& notice) {
-    QString text = wording::describe(notice);
-    if (notice.count > 1 && notice.line > 0)
-        text += FindingsPanel::tr(" (%1 places, first in line %2)").arg(notice.count).arg(notice.line);
-    else if (notice.count > 1)
-        text += FindingsPanel::tr(" (%1 places)").arg(notice.count);
-    else if (notice.line > 0)
-        text += FindingsPanel::tr(" (line %1)").arg(notice.line);
-    return text;
-}
 
 /// How long a line of this length takes in the steps the ink is sent to.
 double seconds_of(const job::Job& job, const job::Motif& motif, const Ink& ink, double length) {
@@ -39,7 +29,6 @@ FindingsPanel::FindingsPanel(job::Id motif, const TrayContext& context, QWidget*
     rows_ = new QVBoxLayout(this);
     rows_->setContentsMargins(0, 0, 0, 0);
     rows_->setSpacing(4);
-    add_remarks();
     add_off_bed();
     add_finds();
 }
@@ -64,7 +53,7 @@ void FindingsPanel::add_off_bed() {
     const QString text =
         stray.size() == 1 ? tr("1 shape lies off the bed") : tr("%1 shapes lie off the bed").arg(stray.size());
     auto* note = new PlaceNote(text, true, this);
-    connect(note, &PlaceNote::chosen, this, [this, places] { light(places); });
+    connect(note, &PlaceNote::chosen, this, [this, places] { light_places(places, motif_, context_); });
     row->addWidget(note, 1);
     auto* remove = make_button(tr("Take out"), ButtonLook::link, this);
     connect(remove, &QPushButton::clicked, this, [this, without] {
@@ -72,29 +61,6 @@ void FindingsPanel::add_off_bed() {
     });
     row->addWidget(remove);
     rows_->addLayout(row);
-}
-
-void FindingsPanel::light(std::vector<geometry::Box> on_page) {
-    const job::Motif* motif = context_.document.job().motif(motif_);
-    if (!motif) return;
-    Highlight highlight;
-    for (const geometry::Box& place : on_page) {
-        geometry::Box on_bed;
-        for (const auto corner : geometry::outline(place).points)
-            on_bed.add(motif->place(corner));
-        highlight.places.push_back(on_bed);
-    }
-    context_.bed.highlight(highlight);
-}
-
-void FindingsPanel::add_remarks() {
-    if (art_->remarks.empty()) return;
-    rows_->addWidget(make_label(tr("How it was read"), Tone::heading, this));
-    for (const art::Remark& remark : art_->remarks) {
-        auto* note = new PlaceNote(remark_text(remark.notice), !remark.places.empty(), this);
-        connect(note, &PlaceNote::chosen, this, [this, places = remark.places] { light(places); });
-        rows_->addWidget(note);
-    }
 }
 
 void FindingsPanel::add_finds() {
@@ -117,7 +83,7 @@ void FindingsPanel::add_finds() {
         kinds_[fault] = tick;
         row->addWidget(tick);
         auto* note = new PlaceNote(text, true, this);
-        connect(note, &PlaceNote::chosen, this, [this, places] { light(places); });
+        connect(note, &PlaceNote::chosen, this, [this, places] { light_places(places, motif_, context_); });
         row->addWidget(note, 1);
         rows_->addLayout(row);
     }

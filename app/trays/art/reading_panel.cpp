@@ -43,6 +43,7 @@ ReadingPanel::ReadingPanel(job::Id motif, const TrayContext& context, QWidget* p
     rows_->setSpacing(6);
     if (art_->format == "svg" || art_->format == "pdf") add_strokes();
     if (art_->format == "dxf") add_letters();
+    if (art_->format == "dxf") add_linetypes();
     if (art_->format != "picture") add_cover();
     if (art_->format != "picture") add_looks();
     if (art_->format == "picture")
@@ -118,14 +119,9 @@ void ReadingPanel::add_looks() {
     auto* other = make_button(picture ? tr("As areas and lines") : tr("As it looks"), ButtonLook::link, this);
     other->setToolTip(tr("As it looks: shadows, soft edges, masks and all become one picture; thin lines stay lines"));
     connect(other, &QPushButton::clicked, this, [this, picture] {
-        // As fine as the picture step burns.
-        double pitch = steps::starting_point(steps::StepKind::picture).line_pitch.mm();
-        for (const job::Step& step : context_.document.job().steps)
-            if (step.settings.kind == steps::StepKind::picture) pitch = step.settings.line_pitch.mm();
+        if (!picture) return read_as_it_looks(motif_, context_);
         change(
-            picture ? tr("Burn areas and lines") : tr("Burn as it looks"),
-            [picture, pitch](auto& options) { options.as_picture = picture ? std::nullopt : std::optional(pitch); },
-            job::Anchor::page);
+            tr("Burn areas and lines"), [](auto& options) { options.as_picture.reset(); }, job::Anchor::page);
     });
     row->addWidget(other);
 }
@@ -145,9 +141,28 @@ void ReadingPanel::add_letters() {
     row->addWidget(other);
 }
 
+void ReadingPanel::add_linetypes() {
+    auto* dashed = new QCheckBox(tr("Dashed lines are dashed"), this);
+    dashed->setToolTip(tr("Dashed and dotted lines of the drawing burn in pieces; otherwise they burn through"));
+    dashed->setChecked(art_->read_with.linetypes);
+    connect(dashed, &QCheckBox::clicked, this, [this](bool on) {
+        change(
+            on ? tr("Dashed lines") : tr("Whole lines"), [on](auto& options) { options.linetypes = on; },
+            job::Anchor::page);
+    });
+    rows_->addWidget(dashed);
+}
+
 void ReadingPanel::add_width() {
-    auto* row = add_row(art_->size_guessed && !art_->read_with.picture_width ? tr("Width (the file states none)")
-                                                                             : tr("Width"));
+    const bool guessed = art_->size_guessed && !art_->read_with.picture_width;
+    auto* row = add_row(guessed && !art_->stated_width ? tr("Width (the file states none)") : tr("Width"));
+    if (const auto stated = art_->stated_width; stated && art_->page.x != *stated) {
+        auto* take = make_button(tr("%1 mm, as stated").arg(*stated, 0, 'f', 0), ButtonLook::link, this);
+        connect(take, &QPushButton::clicked, this, [this, stated] {
+            change(tr("Picture width"), [stated](auto& options) { options.picture_width = *stated; });
+        });
+        row->addWidget(take);
+    }
     auto* width = make_length_field(tr("Width of the picture"), this);
     width->setFixedWidth(92);
     width->show_value(art_->page.x);
@@ -174,7 +189,8 @@ void ReadingPanel::add_density() {
     keep_from_wheel(density);
     density->setAccessibleName(tr("Pixels of the drawing to an inch"));
     for (const int count : {72, 90, 96, 300})
-        density->addItem(QString::number(count), count);
+        density->addItem(
+            art_->writers_density == count ? tr("%1, as its writer counts").arg(count) : QString::number(count), count);
     if (density->findData(art_->read_with.density) < 0)
         density->addItem(QString::number(art_->read_with.density), art_->read_with.density);
     density->setCurrentIndex(density->findData(art_->read_with.density));
@@ -227,6 +243,16 @@ void ReadingPanel::add_registration() {
     };
     add(tr("bed"), {}, 0);
     if (const auto& stock = context_.document.job().stock) add(tr("stock"), stock->corner, stock->angle);
+}
+
+void read_as_it_looks(job::Id motif, const TrayContext& context) {
+    // As fine as the picture step burns.
+    double pitch = steps::starting_point(steps::StepKind::picture).line_pitch.mm();
+    for (const job::Step& step : context.document.job().steps)
+        if (step.settings.kind == steps::StepKind::picture) pitch = step.settings.line_pitch.mm();
+    art::ReadOptions options = context.art.options_of(motif);
+    options.as_picture = pitch;
+    context.art.read_again(motif, options, ReadingPanel::tr("Burn as it looks"), job::Anchor::page);
 }
 
 }  // namespace chalkline::app

@@ -21,6 +21,7 @@ class ReadingPanel : public QWidget {
     void add_cover();
     void add_looks();
     void add_letters();
+    void add_linetypes();
     void add_width();
     void add_scale();
     void add_density();
@@ -35,5 +36,8 @@ class ReadingPanel : public QWidget {
     std::shared_ptr<const art::Artwork> art_;
     QVBoxLayout* rows_;
 };
+
+/// Reads a motif again as one picture that looks as the drawing does.
+void read_as_it_looks(job::Id motif, const TrayContext& context);
 
 }  // namespace chalkline::app

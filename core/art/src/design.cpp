@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/art/design.hpp>
+#include <chalkline/art/directed.hpp>
 #include <chalkline/art/reader.hpp>
 #include <chalkline/base/contract.hpp>
 
@@ -110,14 +111,14 @@ class Letters {
         wish_.weight = text.bold ? 700 : 400;
     }
     std::optional<LetteredText> set(std::string_view text) const {
-        return text_.single_stroke ? lettering_.single_stroke(text) : lettering_.outline(text, wish_);
+        return text_.single_stroke ? lettering_.single_stroke(text) : lettered_line(lettering_, text, wish_);
     }
     /// Height of a capital letter in font sizes.
     double capital() const {
         Box box;
         if (const auto letter = set("H"))
             for (const Glyph& glyph : letter->glyphs)
-                box.add(geometry::bounds(glyph.path.flatten({}, 0.001)));
+                if (glyph.path) box.add(geometry::bounds(glyph.path->flatten({}, 0.001)));
         return box.height() > 0.1 ? box.height() : 0.7;
     }
 
@@ -140,8 +141,8 @@ void append_line(Path& path, const Line& line, double left, double baseline, dou
             place = Transform::about({0, -radius}, Transform::turn(turn)) *
                     Transform::move(pen - middle + glyph.offset.x, baseline + glyph.offset.y);
         }
-        if (!glyph.path.empty()) {
-            Path letter = glyph.path;
+        if (glyph.path) {
+            Path letter = *glyph.path;
             letter.transform(place);
             path.append(letter);
         }

@@ -38,16 +38,26 @@ Result<Artwork> read_picture(std::string_view bytes, const ReadOptions& options,
     }
     art.size_guessed = !decoded->pixels_per_mm || !is_meant(*decoded->pixels_per_mm, width, height);
     if (art.size_guessed) {
+        if (width > 0) art.stated_width = width;
         width = guessed_longer_side * columns / std::max(columns, rows);
         height = width * rows / columns;
     }
     if (options.picture_width) {
         height *= *options.picture_width / width;
         width = *options.picture_width;
+    } else if (art.stated_width) {
+        art.remarks.push_back({{std::string(notice::picture_size_doubted),
+                                {{"stated", format_number(*art.stated_width, 0)}, {"width", format_number(width, 1)}},
+                                1,
+                                0},
+                               {}});
     } else if (art.size_guessed) {
         art.remarks.push_back(
             {{std::string(notice::picture_size_guessed), {{"width", format_number(width, 1)}}, 1, 0}, {}});
     }
+    if (decoded->images > 1)
+        art.remarks.push_back(
+            {{std::string(notice::picture_first_of), {{"count", std::to_string(decoded->images)}}, 1, 0}, {}});
     if (decoded->cut_short) art.remarks.push_back({{std::string(notice::picture_cut_short), {}, 1, 0}, {}});
     if (decoded->converted) art.remarks.push_back({{std::string(notice::colours_converted), {}, 1, 0}, {}});
     if (width > farthest_place || height > farthest_place) return fail(error::bad_size);

@@ -48,6 +48,21 @@ Result<Artwork> read_format(const std::shared_ptr<const std::string>& bytes, con
     return fail(error::unknown_format);
 }
 
+/// Why nothing came of a drawing, as far as its reader noticed.
+Error why_empty(const Artwork& art) {
+    std::string features;
+    for (const Remark& remark : art.remarks) {
+        const Notice& notice = remark.notice;
+        if (notice.code == notice::layers_off)
+            return {std::string(error::only_hidden_layers), notice.parameters, {}, 0};
+        if (notice.code != notice::unsupported) continue;
+        for (const auto& [name, value] : notice.parameters)
+            features += (features.empty() ? "" : ", ") + value;
+    }
+    if (features.empty()) return {std::string(error::nothing_drawable), {}, {}, 0};
+    return {std::string(error::nothing_reproduced), {{"features", features}}, {}, 0};
+}
+
 /// Numbers the shapes as read and takes out the removed ones.
 void number_shapes(Artwork& art, const std::vector<int>& removed) {
     int number = 0;
@@ -61,7 +76,7 @@ Result<Artwork> read_with(std::shared_ptr<const std::string> bytes, const std::s
                           std::vector<LinkedFile> linked, const ReadOptions& options, const Outside& outside,
                           const Watch& watch) {
     auto art = read_format(bytes, name, std::move(linked), options, outside, watch);
-    if (art && art->empty()) art = fail(error::nothing_drawable);
+    if (art && art->empty()) art = tl::unexpected(why_empty(*art));
     if (art && options.part) {
         art = part_of(std::move(*art), *options.part);
         if (art->empty()) art = fail(error::nothing_in_part);

@@ -1,8 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "content.hpp"
-
 #include <chalkline/base/checksum.hpp>
 #include <chalkline/clearance/clear.hpp>
+#include <chalkline/cleared/content.hpp>
 #include <chalkline/encoding/encoder.hpp>
 #include <chalkline/geometry/hull.hpp>
 #include <chalkline/geometry/outside_distance.hpp>

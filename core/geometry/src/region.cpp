@@ -69,6 +69,13 @@ Region mapped(Region region, const Transform& map) {
     return region;
 }
 
+std::size_t point_count(const Region& region) {
+    std::size_t count = 0;
+    for (const Polyline& ring : region.rings)
+        count += ring.points.size();
+    return count;
+}
+
 bool contains(const Region& region, Point p) {
     int winding = 0;
     for_each_edge(region, [&](Point a, Point b) {

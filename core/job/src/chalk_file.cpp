@@ -167,6 +167,12 @@ void migrate_to_7(Json& json) {
         motif["read"]["cover"] = false;
 }
 
+/// Before version 8 every line of a CAD drawing was whole, and stays so.
+void migrate_to_8(Json& json) {
+    for (Json& motif : json.at("motifs"))
+        motif["read"]["linetypes"] = false;
+}
+
 /// Some art would burn otherwise if its paint covered: it has areas of several inks, or a picture with areas.
 bool could_cover(const Job& job) {
     return std::any_of(job.motifs.begin(), job.motifs.end(), [](const Motif& motif) {
@@ -266,6 +272,7 @@ Result<Opened> parse_chalk(const std::string& bytes, const std::string& name, co
         const bool older_paint = json["version"] < 7;
         if (json["version"] < 2) migrate_to_2(json);
         if (older_paint) migrate_to_7(json);
+        if (json["version"] < 8) migrate_to_8(json);
         ArtShelf shelf(*file, name, outside, watch);
         Opened opened = job_from_json(json, shelf);
         if (watch.cancelled()) return fail(chalkline::error::cancelled, {}, name);

@@ -62,7 +62,7 @@ Face::~Face() {
     FT_Done_Face(face_);
 }
 
-const Path& Face::glyph(unsigned index) {
+const std::shared_ptr<const Path>& Face::glyph(unsigned index) {
     const auto [found, fresh] = glyphs_.try_emplace(index);
     if (!fresh || FT_Load_Glyph(face_, index, FT_LOAD_NO_SCALE | FT_LOAD_NO_BITMAP) != 0) return found->second;
     if (face_->glyph->format != FT_GLYPH_FORMAT_OUTLINE) return found->second;
@@ -72,7 +72,7 @@ const Path& Face::glyph(unsigned index) {
     pen.finish();
     constexpr double lean = 0.2;  // tangent of the angle upright letters are slanted by
     pen.path.transform({unit(), 0, slant ? lean * unit() : 0, unit(), 0, 0});
-    found->second = std::move(pen.path);
+    if (!pen.path.empty()) found->second = std::make_shared<const Path>(std::move(pen.path));
     return found->second;
 }
 

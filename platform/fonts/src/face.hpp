@@ -20,8 +20,8 @@ class Face {
     static std::unique_ptr<Face> open(FT_Library library, const std::string& file, int index);
     ~Face();
 
-    /// The outline of a glyph, Y up.
-    const geometry::Path& glyph(unsigned index);
+    /// The outline of a glyph, Y up; null: a blank.
+    const std::shared_ptr<const geometry::Path>& glyph(unsigned index);
     bool has(char32_t letter) const { return FT_Get_Char_Index(face_, letter) != 0; }
     hb_font_t* shaper() const { return shaper_; }
     double unit() const { return 1.0 / face_->units_per_EM; }
@@ -40,7 +40,7 @@ class Face {
     explicit Face(FT_Face face) : face_(face) {}
     FT_Face face_;
     hb_font_t* shaper_ = nullptr;
-    std::unordered_map<unsigned, geometry::Path> glyphs_;
+    std::unordered_map<unsigned, std::shared_ptr<const geometry::Path>> glyphs_;
 };
 
 }  // namespace chalkline::fonts

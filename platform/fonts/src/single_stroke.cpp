@@ -32,11 +32,13 @@ art::LetteredText StrokeFont::letter(const std::vector<std::pair<std::size_t, ch
         art::Glyph glyph;
         glyph.cluster = place;
         glyph.advance = drawn->width * unit;
+        geometry::Path outline;
         for (const hershey_path* path = drawn->paths; path; path = path->next)
             for (int i = 0; i < path->nverts; ++i) {
                 const geometry::Point at{path->verts[i].x * unit, path->verts[i].y * unit};
-                i == 0 ? glyph.path.move_to(at) : glyph.path.line_to(at);
+                i == 0 ? outline.move_to(at) : outline.line_to(at);
             }
+        if (!outline.empty()) glyph.path = std::make_shared<const geometry::Path>(std::move(outline));
         text.glyphs.push_back(std::move(glyph));
     }
     return text;

@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <array>
+#include <iterator>
 #include <map>
 #include <mutex>
 #include <optional>
@@ -84,7 +85,8 @@ class SystemFonts::Shelf {
         FT_Done_FreeType(library_);
     }
 
-    std::optional<art::LetteredText> outline(std::string_view text, const art::FontWish& wish) {
+    std::optional<art::LetteredText> outline(std::string_view text, const art::FontWish& wish,
+                                             art::Direction direction) {
         const std::lock_guard lock(mutex_);
         Choice& choice = choose(wish);
         if (choice.faces.empty()) return {};
@@ -108,7 +110,10 @@ class SystemFonts::Shelf {
             while (to < letters.size() && face_for(choice, letters[to].second, result.missing_letters) == face)
                 ++to;
             const std::size_t end = to < letters.size() ? letters[to].first : text.size();
-            shape(*face, text, letters[from].first, end, result.glyphs);
+            // The parts of text that runs to the left are seen from the last one to the first.
+            auto glyphs = shape(*face, text, letters[from].first, end, direction);
+            const auto at = direction == art::Direction::right_to_left ? result.glyphs.begin() : result.glyphs.end();
+            result.glyphs.insert(at, std::make_move_iterator(glyphs.begin()), std::make_move_iterator(glyphs.end()));
             from = to;
         }
         return result;
@@ -185,11 +190,15 @@ class SystemFonts::Shelf {
         return choice.faces[0];
     }
 
-    static void shape(Face& face, std::string_view text, std::size_t from, std::size_t to,
-                      std::vector<art::Glyph>& glyphs) {
+    /// From left to right.
+    static std::vector<art::Glyph> shape(Face& face, std::string_view text, std::size_t from, std::size_t to,
+                                         art::Direction direction) {
+        std::vector<art::Glyph> glyphs;
         const Buffer buffer(hb_buffer_create());
         hb_buffer_add_utf8(buffer.get(), text.data(), static_cast<int>(text.size()), static_cast<unsigned>(from),
                            static_cast<int>(to - from));
+        hb_buffer_set_direction(buffer.get(),
+                                direction == art::Direction::right_to_left ? HB_DIRECTION_RTL : HB_DIRECTION_LTR);
         hb_buffer_guess_segment_properties(buffer.get());
         hb_shape(face.shaper(), buffer.get(), nullptr, 0);
         unsigned count = 0;
@@ -201,6 +210,7 @@ class SystemFonts::Shelf {
                               place[i].x_advance * unit,
                               {place[i].x_offset * unit, place[i].y_offset * unit},
                               info[i].cluster});
+        return glyphs;
     }
 
     std::mutex mutex_;
@@ -213,8 +223,9 @@ class SystemFonts::Shelf {
 SystemFonts::SystemFonts() : shelf_(std::make_unique<Shelf>()) {}
 SystemFonts::~SystemFonts() = default;
 
-std::optional<art::LetteredText> SystemFonts::outline(std::string_view text, const art::FontWish& wish) const {
-    return shelf_->outline(text, wish);
+std::optional<art::LetteredText> SystemFonts::outline(std::string_view text, const art::FontWish& wish,
+                                                      art::Direction direction) const {
+    return shelf_->outline(text, wish, direction);
 }
 
 std::optional<art::LetteredText> SystemFonts::single_stroke(std::string_view text) const {

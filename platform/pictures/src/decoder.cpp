@@ -7,6 +7,7 @@
 #include <QBuffer>
 #include <QColorSpace>
 #include <QImageReader>
+#include <QTransform>
 #include <array>
 
 namespace chalkline::pictures {
@@ -57,6 +58,16 @@ tl::unexpected<Error> refused(const QSize& size) {
                 {{"width", std::to_string(size.width())}, {"height", std::to_string(size.height())}});
 }
 
+/// The picture as it is to be seen, by its orientation (EXIF 2.3).
+QImage upright(const QImage& image, int orientation) {
+    constexpr int mirrored = 2, half_turn = 3, flipped = 4, flipped_quarter = 5, mirrored_quarter = 7, three_quarters = 8;
+    const bool across = orientation == mirrored || orientation == half_turn || orientation == mirrored_quarter;
+    const bool down = orientation == flipped || orientation == half_turn || orientation == flipped_quarter;
+    const QImage placed = across || down ? image.mirrored(across, down) : image;
+    if (orientation < flipped_quarter) return placed;
+    return placed.transformed(QTransform().rotate(orientation == three_quarters ? 270 : 90));
+}
+
 }  // namespace
 
 Decoder::Decoder() {
@@ -73,7 +84,13 @@ Result<art::DecodedPicture> Decoder::decode(std::string_view bytes) const {
     if (!is_known(reader.format())) return fail(art::error::picture_unknown);
     const QSize size = reader.size();
     if (too_large(size)) return refused(size);
-    const bool turned = reader.transformation() & QImageIOHandler::TransformationRotate90;
+    // Only of JPEG and TIFF does the reader know how they are to be turned.
+    const Header header = read_header(bytes);
+    const bool turns_itself = reader.transformation() != QImageIOHandler::TransformationNone;
+    const int orientation =
+        turns_itself || reader.format().startsWith("jp") || reader.format().startsWith("tif") ? 1 : header.orientation;
+    const bool turned = (reader.transformation() & QImageIOHandler::TransformationRotate90) || orientation >= 5;
+    const int images = std::max(1, reader.imageCount());
     QImage image = reader.read();
     if (image.isNull()) return fail(art::error::picture_broken, {{"reason", reader.errorString().toStdString()}});
     if (too_large(image.size())) return refused(image.size());
@@ -81,8 +98,8 @@ Result<art::DecodedPicture> Decoder::decode(std::string_view bytes) const {
         const QImage plain = image.convertedToColorSpace(QColorSpace(QColorSpace::SRgb));
         if (!plain.isNull()) image = plain;
     }
-    const Header header = read_header(bytes);
-    art::DecodedPicture picture{to_rgb(image), header.pixels_per_mm, header.cmyk, header.cut_short};
+    image = upright(image, orientation);
+    art::DecodedPicture picture{to_rgb(image), header.pixels_per_mm, header.cmyk, header.cut_short, images};
     if (turned && picture.pixels_per_mm) std::swap(picture.pixels_per_mm->x, picture.pixels_per_mm->y);
     return picture;
 }

@@ -53,6 +53,10 @@ Header read_tiff(std::string_view data) {
             case 262:  // photometric interpretation
                 header.cmyk = bytes.u16(entry + 8) == 5;
                 break;
+            case 274:  // orientation
+                if (bytes.u16(entry + 8) >= 1 && bytes.u16(entry + 8) <= 8)
+                    header.orientation = static_cast<int>(bytes.u16(entry + 8));
+                break;
             case 282:
                 x = rational(entry);
                 break;
@@ -72,15 +76,17 @@ Header read_tiff(std::string_view data) {
 
 Header read_png(std::string_view data) {
     const Bytes bytes(data, false);
+    Header header;
     for (std::size_t at = 8; at + 12 <= data.size();) {
         const std::size_t length = bytes.u32(at);
         const std::string_view kind = data.substr(at + 4, 4);
         if (kind == "pHYs" && length >= 9 && bytes.number(at + 16, 1) == 1)
-            return {per_mm(bytes.u32(at + 8), bytes.u32(at + 12), 1000), false};
-        if (kind == "IDAT" || kind == "IEND") break;
+            header.pixels_per_mm = per_mm(bytes.u32(at + 8), bytes.u32(at + 12), 1000);
+        if (kind == "eXIf") header.orientation = read_tiff(data.substr(at + 8, length)).orientation;
+        if (kind == "IEND") break;
         at += length + 12;
     }
-    return {};
+    return header;
 }
 
 Header read_jpeg(std::string_view data) {
@@ -117,7 +123,8 @@ Header read_webp(std::string_view data) {
         std::string_view body = data.substr(at + 8);
         if (data.substr(at, 4) == "EXIF") {
             if (body.starts_with("Exif")) body.remove_prefix(std::min<std::size_t>(6, body.size()));
-            return {read_tiff(body).pixels_per_mm, false};
+            const Header exif = read_tiff(body);
+            return {exif.pixels_per_mm, false, false, exif.orientation};
         }
         at += 8 + length + length % 2;
     }

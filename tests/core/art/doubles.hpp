@@ -8,8 +8,8 @@ namespace drawings {
 /// Letters are boxes half a font size wide and 0.7 high; blanks are empty. Knows only the family "Boxes".
 class BoxLetters : public chalkline::art::Lettering {
  public:
-    std::optional<chalkline::art::LetteredText> outline(std::string_view text,
-                                                        const chalkline::art::FontWish& wish) const override {
+    std::optional<chalkline::art::LetteredText> outline(std::string_view text, const chalkline::art::FontWish& wish,
+                                                        chalkline::art::Direction) const override {
         chalkline::art::LetteredText drawn;
         drawn.family = "Boxes";
         drawn.substituted = wish.families.empty() || wish.families[0] != "Boxes";
@@ -18,10 +18,12 @@ class BoxLetters : public chalkline::art::Lettering {
             glyph.advance = 0.5;
             glyph.cluster = i;
             if (text[i] != ' ') {
-                glyph.path.move_to({0, 0});
+                chalkline::geometry::Path box;
+                box.move_to({0, 0});
                 for (const chalkline::geometry::Point p : {chalkline::geometry::Point{0.5, 0}, {0.5, 0.7}, {0, 0.7}})
-                    glyph.path.line_to(p);
-                glyph.path.close();
+                    box.line_to(p);
+                box.close();
+                glyph.path = std::make_shared<const chalkline::geometry::Path>(std::move(box));
             }
             drawn.glyphs.push_back(std::move(glyph));
         }
@@ -34,8 +36,10 @@ class BoxLetters : public chalkline::art::Lettering {
             chalkline::art::Glyph glyph;
             glyph.advance = 0.5;
             glyph.cluster = i;
-            glyph.path.move_to({0.25, 0});
-            glyph.path.line_to({0.25, 0.7});
+            chalkline::geometry::Path stroke;
+            stroke.move_to({0.25, 0});
+            stroke.line_to({0.25, 0.7});
+            glyph.path = std::make_shared<const chalkline::geometry::Path>(std::move(stroke));
             drawn.glyphs.push_back(std::move(glyph));
         }
         return drawn;
@@ -46,17 +50,16 @@ class BoxLetters : public chalkline::art::Lettering {
 class WordPictures : public chalkline::art::PictureDecoder {
  public:
     chalkline::Result<chalkline::art::DecodedPicture> decode(std::string_view bytes) const override {
-        int width = 0, height = 0, resolution = 0;
+        int width = 0, height = 0;
+        double resolution = 0;
         const std::string text(bytes);
-        if (std::sscanf(text.c_str(), "\x89PNG\r\n\x1a\npic %d %d %d", &width, &height, &resolution) < 2)
+        if (std::sscanf(text.c_str(), "\x89PNG\r\n\x1a\npic %d %d %lf", &width, &height, &resolution) < 2)
             return chalkline::fail(chalkline::art::error::picture_unknown);
         chalkline::art::DecodedPicture picture{{width, height, {0, 0, 0}}, {}, false};
-        if (resolution > 0)
-            picture.pixels_per_mm =
-                chalkline::geometry::Point{static_cast<double>(resolution), static_cast<double>(resolution)};
+        if (resolution > 0) picture.pixels_per_mm = chalkline::geometry::Point{resolution, resolution};
         return picture;
     }
-    static std::string file(int width, int height, int resolution = 0) {
+    static std::string file(int width, int height, double resolution = 0) {
         return "\x89PNG\r\n\x1a\npic " + std::to_string(width) + " " + std::to_string(height) +
                (resolution > 0 ? " " + std::to_string(resolution) : "");
     }

@@ -72,6 +72,70 @@ TEST_CASE("polylines with bulges, old and new") {
     CHECK(summary_of(wide, "#000000:fill").area == Approx(20));
 }
 
+TEST_CASE("lines are broken as their linetype says, whoever names it") {
+    const std::string types =
+        "0 SECTION 2 TABLES 0 TABLE 0 LTYPE 2 DASHED 73 2 40 18 49 12 74 0 49 -6 74 0 0 LTYPE 2 CONTINUOUS 73 0 40 0 "
+        "0 LTYPE 2 DOT 73 2 40 2 49 0 49 -2 0 LTYPE 2 GAS 73 2 40 9 49 6 49 -3 74 2 "
+        "0 LAYER 2 HIDDEN 70 0 62 7 6 DASHED 0 LAYER 2 PLAIN 70 0 62 7 6 CONTINUOUS 0 ENDTAB 0 ENDSEC";
+    const auto lengths = [&](const std::string& entities, const ReadOptions& options = {}) {
+        const auto art = read_text(dxf(entities, "4", types), options);
+        REQUIRE(art);
+        std::vector<double> all;
+        for (const Shape& shape : art->shapes)
+            for (const auto& line : shape.path.flatten())
+                all.push_back(geometry::length(line));
+        return all;
+    };
+    using Lengths = std::vector<double>;
+    const auto near = [](const Lengths& found, const Lengths& wanted) {
+        REQUIRE(found.size() == wanted.size());
+        for (std::size_t i = 0; i < wanted.size(); ++i)
+            CHECK(found[i] == Approx(wanted[i]).margin(1e-6));
+    };
+    const std::string line = "10 0 20 0 11 100 21 0", square = "90 4 70 1 10 0 20 0 10 40 20 0 10 40 20 40 10 0 20 40";
+    near(lengths("0 LINE 6 DASHED " + line), {20, 12, 12, 12, 20});
+    near(lengths("0 LINE 8 HIDDEN " + line), {20, 12, 12, 12, 20});
+    near(lengths("0 LINE 8 HIDDEN 6 BYLAYER 48 2 " + line), {26, 24, 26});
+    near(lengths("0 LINE 8 HIDDEN 6 CONTINUOUS " + line), {100});
+    near(lengths("0 LINE 8 PLAIN " + line), {100});
+    near(lengths("0 LINE 6 DASHED 10 0 20 0 11 29 21 0"), {29});  // too short for a whole pattern
+    near(lengths("0 LINE 6 DOT 10 0 20 0 11 4.2 21 0"), {0.2, 0.2, 0.2});
+    ReadOptions whole;
+    whole.linetypes = false;
+    near(lengths("0 LINE 6 DASHED " + line, whole), {100});
+    // Corners are drawn; a pattern that runs through begins at the first corner and nowhere else.
+    near(lengths("0 LWPOLYLINE 6 DASHED " + square), {34, 34, 34, 34});
+    near(lengths("0 LWPOLYLINE 8 PLAIN " + square), {160});
+    std::string through = "0 LWPOLYLINE 6 DASHED " + square;
+    through.replace(through.find("70 1"), 4, "70 129");
+    CHECK(lengths(through).size() == 9);
+    CHECK(lengths("0 CIRCLE 6 DASHED 10 0 20 0 40 20").size() == 7);
+    // Blocks hand theirs on.
+    const std::string block =
+        "0 SECTION 2 BLOCKS 0 BLOCK 2 B 10 0 20 0 0 LINE 6 BYBLOCK " + line + " 0 ENDBLK 0 ENDSEC";
+    const auto art = read_text(dxf("0 INSERT 2 B 6 DASHED 10 0 20 0", "4", types + " " + block));
+    REQUIRE(art);
+    CHECK(summary_of(*art, "#000000:line").length == Approx(76));
+    CHECK(art->remarks.empty());
+    const auto with_shapes = read_text(dxf("0 LINE 6 GAS " + line, "4", types));
+    REQUIRE(with_shapes->remarks.size() == 1);
+    CHECK(with_shapes->remarks[0].notice.code == notice::unsupported);
+}
+
+TEST_CASE("polylines are as wide as each of their corners says") {
+    // An arrow: a thin line that ends in a head of 4 × 10.
+    const Artwork arrow = read_dxf("0 LWPOLYLINE 90 3 70 0 10 0 20 0 10 20 20 0 40 4 41 0 10 30 20 0");
+    CHECK(summary_of(arrow, "#000000:line").length == Approx(20));
+    CHECK(summary_of(arrow, "#000000:fill").area == Approx(20));
+    check_box(summary_of(arrow, "#000000:fill").box, {20, 0, 30, 4}, 0.01);
+    const Artwork old = read_dxf(
+        "0 POLYLINE 66 1 70 0 40 2 41 2 0 VERTEX 10 0 20 0 0 VERTEX 10 10 20 0 40 2 41 0 0 VERTEX 10 20 20 0 0 SEQEND");
+    CHECK(summary_of(old, "#000000:fill").area == Approx(30).margin(0.05));
+    // Half a ring that grows from 1 to 3: as large as one of 2 all along.
+    const Artwork ring = read_dxf("0 LWPOLYLINE 90 2 70 0 10 0 20 0 42 1 40 1 41 3 10 20 20 0");
+    CHECK(summary_of(ring, "#000000:fill").area == Approx(20 * std::numbers::pi).epsilon(0.01));
+}
+
 TEST_CASE("splines") {
     // A cubic Bézier as a clamped spline; its middle lies at 3/4 of the controls' height.
     const Artwork art = read_dxf(
@@ -233,7 +297,10 @@ TEST_CASE("broken DXF gets a message, counts that lie do no harm") {
     REQUIRE(cut);
     CHECK(count(*cut, notice::cut_short) == 1);
     CHECK(cut->page.x == Approx(9));
-    CHECK(read_text(dxf("0 POINT 10 0 20 0")).error().code == art::error::nothing_drawable);
+    const auto nothing = read_text(dxf("0 POINT 10 0 20 0"));
+    REQUIRE_FALSE(nothing);
+    CHECK(nothing.error().code == art::error::nothing_reproduced);
+    CHECK(nothing.error().parameters == Parameters{{"features", "POINT"}});
     for (const char* hostile :
          {"0 LWPOLYLINE 90 2000000000 42 1.0 10 1 20 1 10 2 20 2", "0 SPLINE 71 999999999 72 -5 73 7 40 1 10 2 20 2",
           "0 HATCH 91 2000000000 92 1 93 2000000000 72 4 94 3 95 2000000000 96 9", "0 INSERT 2 B 70 30000 71 30000",

@@ -107,6 +107,14 @@ TEST_CASE("picture files come in at their size, or at an ordinary one, which is 
     CHECK(silent->page.x == Approx(80));
     CHECK(silent->page.y == Approx(80 * 2 / 3.0));
     CHECK(count(*silent, notice::picture_size_guessed) == 1);
+    // A screen's resolution is stated without a thought: a metre wide is not meant, but can be asked for.
+    const auto camera = read_text(WordPictures::file(4000, 3000, 72 / 25.4), {}, outside);
+    REQUIRE(camera);
+    CHECK(camera->page.x == Approx(80));
+    REQUIRE(camera->stated_width);
+    CHECK(*camera->stated_width == Approx(1411.1).margin(0.1));
+    CHECK(count(*camera, notice::picture_size_doubted) == 1);
+    CHECK(count(*camera, notice::picture_size_guessed) == 0);
     ReadOptions width;
     width.picture_width = 45;
     CHECK(read_text(WordPictures::file(300, 200), width, outside)->page.y == Approx(30));

@@ -463,6 +463,65 @@ TEST_CASE("a size in pixels is read at the density that is chosen, one in real u
     CHECK(read_text(drawing_in_pixels)->shapes[0].ink.kind == InkKind::line);
 }
 
+TEST_CASE("the density of the program that wrote a drawing in pixels is proposed, and only there") {
+    const auto drawing = [](const std::string& comment, const std::string& how) {
+        return comment + "<svg xmlns='http://www.w3.org/2000/svg' xmlns:inkscape='x' " + how +
+               "><path d='M0 0H72' fill='none' stroke='#000'/></svg>";
+    };
+    const auto proposed = [](const std::string& text) { return read_text(text)->writers_density.value_or(0); };
+    const std::string pixels = "width='72' height='72' ";
+    CHECK(proposed(drawing("<!-- Generator: Adobe Illustrator 24.0 -->", pixels)) == 72);
+    CHECK(proposed(drawing("", pixels + "inkscape:version='0.48.4 r9939'")) == 90);
+    CHECK(proposed(drawing("", pixels + "inkscape:version='0.91 r13725'")) == 90);
+    CHECK(proposed(drawing("", pixels + "inkscape:version='0.92.4'")) == 0);
+    CHECK(proposed(drawing("", pixels + "inkscape:version='1.2'")) == 0);
+    const std::string points = drawing("<!-- Generator: Adobe Illustrator 24.0 -->", pixels);
+    CHECK(read_text(points)->page.x == Approx(19.05));  // proposed, not taken
+    CHECK(count(*read_text(points), notice::pixel_size_of_writer) == 1);
+    ReadOptions taken;
+    taken.density = 72;
+    CHECK(count(*read_text(points, taken), notice::pixel_size_of_writer) == 0);
+    const std::string stated = drawing("<!-- Generator: Adobe Illustrator 24.0 -->", "width='72mm' height='72mm'");
+    CHECK(read_text(stated)->remarks.empty());
+}
+
+TEST_CASE("drawings that ask for hours are refused, those that are merely large are read") {
+    const auto page = [](const std::string& inside) {
+        return "<svg xmlns='http://www.w3.org/2000/svg' xmlns:xlink='http://www.w3.org/1999/xlink' width='200mm' "
+               "height='200mm' viewBox='0 0 200 200'>" +
+               inside + "</svg>";
+    };
+    const auto id = [](int i) { return "a" + std::to_string(i); };
+    std::string uses = "<g id='a0'><path d='M0 0H1V1H0Z'/></g>", patterns;
+    for (int i = 1; i <= 30; ++i)
+        uses += "<g id='" + id(i) + "'><use xlink:href='#" + id(i - 1) + "'/><use xlink:href='#" + id(i - 1) +
+                "' x='1'/></g>";
+    for (int i = 0; i < 12; ++i) {
+        patterns += "<pattern id='" + id(i) + "' width='.1' height='.1'>";
+        for (int k = 0; k < 4; ++k)
+            patterns += "<rect x='" + std::to_string(k) + "' width='9' height='9' fill='" +
+                        (i < 11 ? "url(#" + id(i + 1) + ")" : "#000") + "'/>";
+        patterns += "</pattern>";
+    }
+    const auto code = [](const Result<Artwork>& art) { return art ? "read" : art.error().code; };
+    CHECK(code(read_text(page("<defs>" + uses + "</defs><use xlink:href='#a30'/>"))) == art::error::too_much_work);
+    CHECK(code(read_text(page(patterns + "<rect width='200' height='200' fill='url(#a0)'/>"))) == art::error::too_much_work);
+    CHECK(code(read_text("0\nSECTION\n2\nBLOCKS\n0\nBLOCK\n2\nB\n0\nLINE\n11\n1\n0\nENDBLK\n0\nENDSEC\n0\nSECTION"
+                         "\n2\nENTITIES\n0\nINSERT\n2\nB\n70\n30000\n71\n30000\n0\nENDSEC\n0\nEOF\n")) ==
+          art::error::too_much_work);
+    // A clip of many circles, each line cut by it on its own.
+    std::string clip = "<clipPath id='c'>", lines;
+    for (int i = 0; i < 900; ++i)
+        clip +=
+            "<circle cx='" + std::to_string(i % 30 * 6 + 5) + "' cy='" + std::to_string(i / 30 * 6 + 5) + "' r='2'/>";
+    for (int i = 0; i < 300; ++i)
+        lines +=
+            "<path clip-path='url(#c)' d='M0 " + std::to_string(i * 0.6) + "H190' stroke='#000' stroke-width='.1'/>";
+    const auto cut = read_text(page(clip + "</clipPath>" + lines));
+    REQUIRE(cut);
+    CHECK(summary_of(*cut, "#000000:line").length > 1000);
+}
+
 TEST_CASE("a packed drawing is read as what is in it, a broken one told") {
     const auto packed = read_file(CHALKLINE_DATA "/packed.svgz");  // by gzip
     REQUIRE(packed);

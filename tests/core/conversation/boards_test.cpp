@@ -5,9 +5,9 @@
 #include "support/let_through.hpp"
 
 #include <chalkline/conversation/contradictions.hpp>
-#include <chalkline/conversation/self_test.hpp>
 #include <chalkline/machine/rest.hpp>
 #include <chalkline/machine/walk.hpp>
+#include <chalkline/selftest/self_test.hpp>
 
 #include <fmt/format.h>
 

@@ -64,7 +64,7 @@ class Composer {
     int not_mixed() const { return not_mixed_; }
 
     static constexpr double most_dots = 20e6;        ///< of one painted area
-    static constexpr double most_dots_in_all = 2e8;  ///< of a drawing
+    static constexpr double most_dots_in_all = 1e8;  ///< of a drawing
     /// Dots of all pictures so far.
     double dots() const;
 

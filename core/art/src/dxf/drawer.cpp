@@ -3,10 +3,12 @@
 
 #include "spline.hpp"
 
+#include <chalkline/geometry/combine.hpp>
 #include <chalkline/geometry/stroke.hpp>
 
 #include <array>
 #include <cmath>
+#include <iterator>
 #include <numbers>
 
 namespace chalkline::art::dxf {
@@ -18,7 +20,6 @@ using geometry::Point;
 using geometry::Transform;
 
 constexpr int deepest_blocks = 32;
-constexpr std::size_t most_drawn = 2'000'000;  // entities, those of repeated blocks counted each time
 
 double radians(double degrees) {
     return degrees * std::numbers::pi / 180;
@@ -57,7 +58,6 @@ void Drawer::draw(const Entity& entity, const Frame& frame) {
 void Drawer::draw_by_type(const Entity& entity, const Frame& frame) {
     if (++drawn_ % 4096 == 0) cancelled_ = cancelled_ || watch_.cancelled();
     if (cancelled_ || full() || !shown(entity, frame)) return;
-    if (drawn_ > most_drawn) return note(notice::too_deep, entity);
     const std::string_view type = entity.type;
     if (type == "LINE") {
         Path path;
@@ -109,6 +109,35 @@ Rgb Drawer::colour_of(const Entity& entity, const Frame& frame) const {
     return layer == drawing_.layers.end() ? Rgb{} : layer->second.rgb;
 }
 
+std::string Drawer::linetype_of(const Entity& entity, const Frame& frame) const {
+    const std::string own = key_of(entity.text(6));
+    if (own == "BYBLOCK") return frame.linetype;
+    if (!own.empty() && own != "BYLAYER") return own;
+    const auto layer = drawing_.layers.find(layer_of(entity, frame));
+    return layer == drawing_.layers.end() ? "" : layer->second.linetype;
+}
+
+const Linetype* Drawer::break_of(const Entity& entity, const Frame& frame) const {
+    if (!options_.linetypes) return nullptr;
+    const auto found = drawing_.linetypes.find(linetype_of(entity, frame));
+    return found == drawing_.linetypes.end() || found->second.lengths.empty() ? nullptr : &found->second;
+}
+
+Path Drawer::broken(const Path& path, const Linetype& linetype, const Entity& entity) {
+    if (linetype.holds_shapes) note(notice::unsupported, entity, {{"feature", "linetype"}});
+    const double own = entity.number(48, 1);
+    std::vector<double> lengths = linetype.lengths;
+    for (double& length : lengths)
+        length *= drawing_.linetype_scale * (own > 0 ? own : 1);
+    constexpr double dot = 0.2;  // mm
+    std::vector<geometry::Polyline> pieces;
+    for (const geometry::Polyline& line : path.flatten({}, 0.005 / unit_)) {
+        auto dashes = dashes_of(line, lengths, dot / (unit_ * options_.scale));
+        std::move(dashes.begin(), dashes.end(), std::back_inserter(pieces));
+    }
+    return geometry::path_of(pieces);
+}
+
 void Drawer::draw_arc(const Entity& entity, const Frame& frame) {
     const Point centre = entity.point(10);
     const double r = entity.number(40);
@@ -149,12 +178,16 @@ void Drawer::draw_light_polyline(const Entity& entity, const Frame& frame) {
         if (group.code == 10) points.push_back({{group.number, 0}});
         if (points.empty()) continue;
         if (group.code == 20) points.back().at.y = group.number;
-        if (group.code == 42 && entity.type == "LWPOLYLINE") points.back().bulge = group.number;
+        if (entity.type != "LWPOLYLINE") continue;
+        if (group.code == 40) points.back().width = group.number;
+        if (group.code == 41) points.back().width_at_end = group.number;
+        if (group.code == 42) points.back().bulge = group.number;
     }
     if (points.size() < 2) return;
-    Path path = bulged_path(points, entity.type == "LWPOLYLINE" && entity.flag(70, 1));
-    path.transform(plane_of(entity));
-    add_line(std::move(path), entity, frame, entity.number(43));
+    if (const Group* whole = entity.find(43))
+        for (BulgedPoint& point : points)
+            point.width = point.width_at_end = whole->number;
+    add_polyline(points, entity.type == "LWPOLYLINE" && entity.flag(70, 1), plane_of(entity), entity, frame);
 }
 
 void Drawer::draw_polyline(const Entity& entity, const Frame& frame) {
@@ -165,13 +198,58 @@ void Drawer::draw_polyline(const Entity& entity, const Frame& frame) {
     for (const Entity& vertex : entity.parts) {
         constexpr int control_of_fit = 16;
         if (vertex.type != "VERTEX" || (fitted && vertex.flag(70, control_of_fit))) continue;
-        points.push_back({vertex.point(10), vertex.number(42)});
+        points.push_back({vertex.point(10), vertex.number(42), vertex.number(40, entity.number(40)),
+                          vertex.number(41, entity.number(41))});
     }
     if (points.size() < 2) return;
-    Path path = bulged_path(points, entity.flag(70, closed));
-    if (!entity.flag(70, flat_in_space)) path.transform(plane_of(entity));
-    const double width = entity.number(40) == entity.number(41) ? entity.number(40) : 0;
+    const Transform plane = entity.flag(70, flat_in_space) ? Transform() : plane_of(entity);
+    add_polyline(points, entity.flag(70, closed), plane, entity, frame);
+}
+
+void Drawer::add_polyline(const std::vector<BulgedPoint>& points, bool closed, const Transform& plane,
+                          const Entity& entity, const Frame& frame) {
+    const double width = points.front().width;
+    const auto end = closed ? points.end() : points.end() - 1;
+    const bool steady = std::all_of(points.begin(), end, [width](const BulgedPoint& point) {
+        return point.width == width && point.width_at_end == width;
+    });
+    if (!steady) return add_tapered(points, closed, plane, entity, frame);
+    // Unless it is said otherwise the pattern begins anew at every corner.
+    constexpr int pattern_runs_through = 128;
+    const bool in_parts = break_of(entity, frame) && !entity.flag(70, pattern_runs_through) && !is_wide(width);
+    Path path = in_parts ? bulged_segments(points, closed) : bulged_path(points, closed);
+    path.transform(plane);
     add_line(std::move(path), entity, frame, width);
+}
+
+void Drawer::add_tapered(const std::vector<BulgedPoint>& points, bool closed, const Transform& plane,
+                         const Entity& entity, const Frame& frame) {
+    const double tolerance = 0.005 / unit_;
+    const std::size_t segments = points.size() - (closed ? 0 : 1);
+    std::vector<geometry::Region> areas;
+    for (std::size_t i = 0; i < segments; ++i) {
+        const BulgedPoint& from = points[i];
+        const BulgedPoint& to = points[(i + 1) % points.size()];
+        if (!is_wide(std::max(from.width, from.width_at_end))) {
+            Path thin = bulged_path({from, to}, false);
+            thin.transform(plane);
+            add_line(std::move(thin), entity, frame);
+            continue;
+        }
+        areas.push_back(tapered_segment(from, to.at, tolerance));
+        // Round where the next one turns away.
+        const bool goes_on = i + 1 < segments || closed;
+        geometry::Pen joint;
+        joint.cap = geometry::LineCap::round;
+        joint.width = goes_on ? std::min(from.width_at_end, to.width) : 0;
+        if (is_wide(joint.width)) areas.push_back(geometry::stroked({{{to.at}, false}}, joint, tolerance));
+    }
+    if (areas.empty()) return;
+    note(notice::stroke_area, entity);
+    const geometry::Region area = geometry::united(areas);
+    Path path = geometry::path_of(area.rings);
+    path.transform(plane);
+    add_fill(std::move(path), entity, frame, area.rule);
 }
 
 void Drawer::draw_spline(const Entity& entity, const Frame& frame) {
@@ -228,12 +306,18 @@ void Drawer::draw_insert(const Entity& entity, const Frame& frame) {
     };
     const Point at = entity.point(10), base = block->second.base;
     const int columns = std::clamp(entity.whole(70, 1), 1, 10000), rows = std::clamp(entity.whole(71, 1), 1, 10000);
+    const std::size_t parts = static_cast<std::size_t>(columns) * static_cast<std::size_t>(rows) *
+                              std::max<std::size_t>(1, block->second.entities.size());
+    if (drawn_ + parts > most_drawn) {
+        drawn_ += parts;
+        return;
+    }
     const Transform turn = Transform::turn(radians(entity.number(50)));
     const Transform own = turn * Transform::scale(factor(41), factor(42)) * Transform::move(-base.x, -base.y);
     const Transform plane = frame.map * plane_of(entity) * Transform::move(at.x, at.y);
     for (int row = 0; row < rows; ++row) {
         for (int column = 0; column < columns; ++column) {
-            if (cancelled_ || full() || drawn_ > most_drawn) return;
+            if (cancelled_ || full()) return;
             const Point step = turn({column * entity.number(44), row * entity.number(45)});
             draw_block(block->second, entity, frame, plane * Transform::move(step.x, step.y) * own);
         }
@@ -243,7 +327,8 @@ void Drawer::draw_insert(const Entity& entity, const Frame& frame) {
 void Drawer::draw_block(const Block& block, const Entity& entity, const Frame& frame, const Transform& map) {
     const bool holds_itself = std::find(inside_.begin(), inside_.end(), &block) != inside_.end();
     if (holds_itself || frame.depth >= deepest_blocks) return note(notice::too_deep, entity);
-    const Frame inner{map, colour_of(entity, frame), layer_of(entity, frame), frame.depth + 1};
+    const Frame inner{map, colour_of(entity, frame), layer_of(entity, frame), linetype_of(entity, frame),
+                      frame.depth + 1};
     inside_.push_back(&block);
     for (const Entity& part : block.entities)
         draw(part, inner);
@@ -251,15 +336,15 @@ void Drawer::draw_block(const Block& block, const Entity& entity, const Frame& f
 }
 
 void Drawer::add_line(Path path, const Entity& entity, const Frame& frame, double width) {
-    const double width_mm = width * unit_;
-    if (!(width_mm < farthest_place)) return note(notice::absurd_place, entity);
-    if (width_mm * options_.scale >= options_.stroke_area) {
+    if (!(width * unit_ < farthest_place)) return note(notice::absurd_place, entity);
+    if (is_wide(width)) {
         geometry::Pen pen;
         pen.width = width;
         const auto region = geometry::stroked(path.flatten({}, 0.005 / unit_), pen, 0.005 / unit_);
         note(notice::stroke_area, entity);
         return add_fill(geometry::path_of(region.rings), entity, frame, region.rule);
     }
+    if (const Linetype* linetype = break_of(entity, frame)) path = broken(path, *linetype, entity);
     path.transform(frame.map);
     if (!path.finite()) return note(notice::absurd_place, entity);
     points_ += path.size();

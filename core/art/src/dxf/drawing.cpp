@@ -52,6 +52,30 @@ double unit_of(int number) {
     }
 }
 
+/// Group 49: above 0 drawn, below 0 left out; what follows its own kind is more of it.
+Linetype linetype_of(const Entity& entry) {
+    Linetype linetype;
+    std::vector<double>& lengths = linetype.lengths;
+    double sum = 0;
+    for (const Group& group : entry.groups) {
+        if (group.code == 74 && group.number != 0) linetype.holds_shapes = true;
+        if (group.code != 49 || !std::isfinite(group.number)) continue;
+        const bool drawn = group.number >= 0;
+        if (lengths.empty() && !drawn) lengths.push_back(0);
+        if (!lengths.empty() && drawn == (lengths.size() % 2 == 1))
+            lengths.back() += std::abs(group.number);
+        else
+            lengths.push_back(std::abs(group.number));
+        sum += drawn ? 0 : -group.number;
+    }
+    if (lengths.size() % 2 == 1 && lengths.size() > 1) {
+        lengths.front() += lengths.back();
+        lengths.pop_back();
+    }
+    if (!(sum > 0)) lengths.clear();
+    return linetype;
+}
+
 class Sorter {
  public:
     Sorter(std::string_view bytes, const Watch& watch) : groups_(bytes), watch_(watch) {}
@@ -112,6 +136,8 @@ class Sorter {
                 if (unit > 0) drawing_.unit = unit;
             } else if (variable == "$ACADVER" && group_->code == 1) {
                 drawing_.utf8 = group_->text >= "AC1021";
+            } else if (variable == "$LTSCALE" && group_->code == 40 && group_->number > 0) {
+                drawing_.linetype_scale = group_->number;
             }
         }
     }
@@ -138,9 +164,11 @@ class Sorter {
             const Entity entry = read_entity();
             if (entry.type == "LAYER") {
                 const int colour = entry.whole(62, 7);
-                Layer layer{indexed_colour(std::abs(colour)), colour >= 0 && !entry.flag(70, 1)};
+                Layer layer{indexed_colour(std::abs(colour)), colour >= 0 && !entry.flag(70, 1), key_of(entry.text(6))};
                 if (entry.find(420)) layer.rgb = true_colour(entry);
                 drawing_.layers[key_of(entry.text(2))] = layer;
+            } else if (entry.type == "LTYPE") {
+                drawing_.linetypes[key_of(entry.text(2))] = linetype_of(entry);
             } else if (entry.type == "STYLE") {
                 const double width = entry.number(41, 1);
                 drawing_.looks[key_of(entry.text(2))] = {std::string(entry.text(3)), width > 0 ? width : 1};

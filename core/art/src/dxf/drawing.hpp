@@ -29,6 +29,14 @@ struct Entity {
 struct Layer {
     Rgb rgb;
     bool shown = true;
+    std::string linetype;  ///< by its key
+};
+
+/// How a line is broken: lengths drawn and left out in turn, drawing units before scaling; 0 drawn is a dot. Empty:
+/// without a break.
+struct Linetype {
+    std::vector<double> lengths;
+    bool holds_shapes = false;  ///< letters or symbols along the line, too
 };
 
 struct Block {
@@ -45,7 +53,9 @@ struct Drawing {
     std::optional<double> unit;  ///< mm of a drawing unit, where it is stated
     bool cut_short = false;      ///< the file ends before it should
     bool utf8 = true;            ///< texts are UTF-8; otherwise Windows-1252
+    double linetype_scale = 1;   ///< of all lines
     std::map<std::string, Layer, std::less<>> layers;
+    std::map<std::string, Linetype, std::less<>> linetypes;
     std::map<std::string, TextLook, std::less<>> looks;
     std::map<std::string, Block, std::less<>> blocks;
     std::vector<Entity> entities;

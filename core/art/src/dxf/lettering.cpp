@@ -2,6 +2,8 @@
 // TEXT, ATTRIB and MTEXT of a DXF drawing.
 #include "drawer.hpp"
 
+#include <chalkline/art/directed.hpp>
+
 #include <cmath>
 #include <numbers>
 
@@ -70,7 +72,7 @@ std::pair<Path, double> Drawer::letters(const std::string& text, std::string_vie
     const auto style = drawing_.looks.find(key_of(look));
     const FontWish wish{{family_of(style == drawing_.looks.end() ? "" : style->second.font), "sans-serif"}};
     const auto drawn = options_.text == DrawnText::single_stroke ? outside_.lettering->single_stroke(text)
-                                                                 : outside_.lettering->outline(text, wish);
+                                                                 : lettered_line(*outside_.lettering, text, wish);
     if (!drawn) return {};
     if (drawn->substituted && wish.families[0] != "sans-serif")
         note(notice::font_substituted, entity, {{"wished", wish.families[0]}, {"taken", drawn->family}});
@@ -78,8 +80,8 @@ std::pair<Path, double> Drawer::letters(const std::string& text, std::string_vie
     Path path;
     double pen = 0;
     for (const Glyph& glyph : drawn->glyphs) {
-        Path letter = glyph.path;
-        if (!letter.empty()) {
+        if (glyph.path) {
+            Path letter = *glyph.path;
             letter.transform(Transform::move(pen + glyph.offset.x, glyph.offset.y));
             path.append(letter);
         }

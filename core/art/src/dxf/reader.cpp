@@ -28,8 +28,11 @@ void join_lines(Artwork& art) {
     for (std::size_t i = 0; i < art.shapes.size(); ++i)
         if (joinable(art.shapes[i])) open[art.shapes[i].ink].push_back(i);
     std::vector<Shape> shapes;
-    for (Shape& shape : art.shapes)
-        if (!joinable(shape)) shapes.push_back(shape);
+    std::vector<std::size_t> others;
+    for (std::size_t i = 0; i < art.shapes.size(); ++i)
+        if (!joinable(art.shapes[i])) others.push_back(i);
+    for (const std::size_t i : others)
+        shapes.push_back(std::move(art.shapes[i]));
     for (const auto& [ink, places] : open) {
         std::vector<Path> pieces;
         for (const std::size_t i : places)
@@ -90,6 +93,7 @@ Result<Artwork> read(std::string_view bytes, const std::string& name, const Read
     Drawer drawer(*drawing, unit, options, outside, watch);
     drawer.draw_all();
     if (drawer.cancelled()) return fail(chalkline::error::cancelled);
+    if (drawer.too_many_parts()) return fail(error::too_much_work, {}, name);
     if (drawer.full()) return fail(error::too_many_points, {{"limit", std::to_string(most_points)}});
     Artwork art = std::move(drawer.art());
     transform(art, Transform::scale(unit, unit));

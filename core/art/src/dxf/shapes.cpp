@@ -169,6 +169,61 @@ Path bulged_path(const std::vector<BulgedPoint>& points, bool closed) {
     return path;
 }
 
+Path bulged_segments(const std::vector<BulgedPoint>& points, bool closed) {
+    Path path;
+    for (std::size_t i = 0; i + (closed ? 0 : 1) < points.size(); ++i)
+        path.append(bulged_path({points[i], points[(i + 1) % points.size()]}, false));
+    return path;
+}
+
+geometry::Region tapered_segment(const BulgedPoint& from, Point to, double tolerance) {
+    const auto lines = bulged_path({from, {to}}, false).flatten({}, tolerance);
+    if (lines.empty()) return {};
+    const std::vector<Point>& points = lines[0].points;
+    const double whole = geometry::length(lines);
+    geometry::Polyline ring;
+    ring.closed = true;
+    std::vector<Point> other_side;
+    double gone = 0;
+    for (std::size_t i = 0; i < points.size(); ++i) {
+        if (i > 0) gone += geometry::distance(points[i - 1], points[i]);
+        const Point way = points[std::min(i + 1, points.size() - 1)] - points[i > 0 ? i - 1 : 0];
+        const double length = std::hypot(way.x, way.y);
+        if (!(length > 0)) continue;
+        const double width = from.width + (from.width_at_end - from.width) * (whole > 0 ? gone / whole : 0);
+        const Point aside = Point{-way.y, way.x} * (width / 2 / length);
+        ring.points.push_back(points[i] + aside);
+        other_side.push_back(points[i] - aside);
+    }
+    ring.points.insert(ring.points.end(), other_side.rbegin(), other_side.rend());
+    return {{std::move(ring)}, geometry::FillRule::non_zero};
+}
+
+std::vector<geometry::Polyline> dashes_of(const geometry::Polyline& line, std::vector<double> lengths, double dot) {
+    double pattern = 0;
+    for (std::size_t i = 0; i + 1 < lengths.size(); i += 2) {
+        const double more = lengths[i] > 0 ? 0 : std::min(dot, lengths[i + 1] / 2);
+        lengths[i] += more;
+        lengths[i + 1] -= more;
+        pattern += lengths[i] + lengths[i + 1];
+    }
+    constexpr double most_patterns = 100'000;
+    const double whole = geometry::length({line});
+    if (!(pattern > 0) || !std::isfinite(pattern) || whole / pattern > most_patterns) return {line};
+    if (line.closed) return whole < pattern ? std::vector{line} : geometry::dashed({line}, lengths, 0);
+    const double patterns = std::floor((whole - lengths[0]) / pattern);
+    if (patterns < 1) return {line};
+    std::vector<double> all;
+    for (int i = 0; i < static_cast<int>(patterns); ++i)
+        all.insert(all.end(), lengths.begin(), lengths.end());
+    const double left_over = whole - patterns * pattern - lengths[0];
+    all.front() += left_over / 2;
+    // The last dash may be longer than the line: rounding must not cut its end.
+    all.push_back(lengths[0] + left_over);
+    all.push_back(pattern);
+    return geometry::dashed({line}, all, 0);
+}
+
 Path hatch_borders(const Entity& entity, double tolerance) {
     return HatchReader(entity, tolerance).read();
 }

@@ -46,6 +46,24 @@ void embed_linked(const Scene& scene, pugi::xml_node node) {
         if (child.type() == pugi::node_element) embed_linked(scene, child);
 }
 
+void add_clip(pugi::xml_node root, const std::string& prefix, const std::string& id, const geometry::Region& area) {
+    std::string data;
+    for (const geometry::Polyline& ring : area.rings) {
+        for (const geometry::Point& point : ring.points)
+            data += fmt::format("{}{} {}", &point == ring.points.data() ? "M" : "L", point.x, point.y);
+        data += "Z";
+    }
+    pugi::xml_node clip = root.append_child((prefix + "clipPath").c_str());
+    set(clip, "id", id);
+    pugi::xml_node path = clip.append_child((prefix + "path").c_str());
+    set(path, "d", data);
+    // Whatever the drawing's own sheets say of paths.
+    set(path, "style",
+        fmt::format("clip-rule:{} !important;transform:none !important;clip-path:none !important;"
+                    "display:inline !important;visibility:visible !important",
+                    area.rule == geometry::FillRule::even_odd ? "evenodd" : "nonzero"));
+}
+
 struct Text : pugi::xml_writer {
     std::string text;
     void write(const void* data, std::size_t size) override { text.append(static_cast<const char*>(data), size); }
@@ -58,17 +76,19 @@ Result<void> draw_as_it_looks(const Scene& scene, const std::vector<pugi::xml_no
     if (!scene.outside.renderer) return fail(error::not_rendered, {{"reason", "no renderer"}});
     pugi::xml_node root = scene.document.root();
     // An element that is used many times is written once.
-    PropertyValues forced = scene.replaced;
+    auto forced = scene.retold.values;
     for (const pugi::xml_node& element : thin_lines)
         forced[{element, "stroke"}] = "none";
     for (const auto& [of, value] : forced)
         set(of.first, "style",
             std::string(of.first.attribute("style").value()) + ";" + of.second + ":" + value + " !important");
+    const std::string_view root_name = root.name();
+    const std::string prefix(root_name.substr(0, root_name.size() - 3));  // "" or "svg:"
+    for (const auto& [id, area] : scene.retold.clips)
+        add_clip(root, prefix, id, area);
     if (!scene.art.linked.empty()) embed_linked(scene, root);
-    if (const std::string& css = scene.document.linked_css(); !css.empty()) {
-        const std::string_view name = root.name();
-        root.prepend_child((std::string(name.substr(0, name.size() - 3)) + "style").c_str()).text().set(css.c_str());
-    }
+    if (const std::string& css = scene.document.linked_css(); !css.empty())
+        root.prepend_child((prefix + "style").c_str()).text().set(css.c_str());
     set(root, "width", fmt::format("{}px", page.width()));
     set(root, "height", fmt::format("{}px", page.height()));
     set(root, "viewBox", fmt::format("{} {} {} {}", box[0], box[1], box[2], box[3]));

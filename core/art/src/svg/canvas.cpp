@@ -81,6 +81,7 @@ std::optional<Canvas::Coat> Canvas::coat_of(const Paint& paint, double opacity, 
 void Canvas::paint(const Path& path, const Style& style, const Place& place, const pugi::xml_node& element,
                    bool fills) {
     if (path.empty() || !style.visible || style.opacity <= 0) return;
+    scene_.effort.spend(Effort::point * static_cast<std::int64_t>(path.size()));
     Path on_page = path;
     on_page.transform(place.map);
     if (!at_possible_place(on_page)) return scene_.notes.add(notice::absurd_place, element);
@@ -104,7 +105,11 @@ void Canvas::fill(const Path& page_path, FillRule rule, const Coat& coat, const 
     const Left left = left_by(place.clip, geometry::bounds(rings));
     if (left == Left::none) return;
     Region region{std::move(rings), rule};
-    if (left == Left::part) region = geometry::intersection(region, place.clip->region);
+    if (left == Left::part) {
+        const Region clip = geometry::nearby(place.clip->region, geometry::bounds(region.rings).grown(1));
+        spend_on(*place.clip, clip, geometry::point_count(region));
+        region = geometry::intersection(region, clip);
+    }
     if (region.rings.empty()) return;
     if (coat.server) {
         const PaintedArea area{region, user_box, place, coat.alpha};
@@ -185,9 +190,19 @@ void Canvas::stroke(const Path& path, const Style& style, const Coat& coat, cons
         auto flat = on_page.flatten({}, px_tolerance);
         const Left left = left_by(place.clip, geometry::bounds(flat));
         if (left == Left::none) return;
-        if (left == Left::part) on_page = geometry::path_of(geometry::parts_inside(flat, place.clip->region));
+        if (left == Left::part) {
+            const Region clip = geometry::nearby(place.clip->region, geometry::bounds(flat).grown(1));
+            spend_on(*place.clip, clip, on_page.size());
+            on_page = geometry::path_of(geometry::parts_inside(flat, clip));
+        }
     }
     if (!on_page.empty()) add({std::move(on_page), {rgb, InkKind::line}, style.rule, pen.width, line}, coat.alpha);
+}
+
+/// To look through a clip costs little, to cut by what is left of it more.
+void Canvas::spend_on(const Clip& whole, const Region& clip, std::size_t cut) {
+    scene_.effort.spend(static_cast<std::int64_t>(geometry::point_count(whole.region)) / 4 +
+                        Effort::combined_point * static_cast<std::int64_t>(geometry::point_count(clip) + cut));
 }
 
 void Canvas::lay(std::shared_ptr<const raster::RgbImage> image, const Transform& unit_to_page, const Style& style,

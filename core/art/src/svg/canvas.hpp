@@ -31,6 +31,7 @@ class Canvas {
     void stroke(const geometry::Path& path, const Style& style, const Coat& coat, const Place& place,
                 const pugi::xml_node& element);
     void add(Shape shape, double alpha);
+    void spend_on(const Clip& whole, const geometry::Region& clip, std::size_t cut);
 
     Scene scene_;
     PatternReader patterns_;

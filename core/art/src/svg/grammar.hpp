@@ -39,6 +39,8 @@ enum class Axis { x, y, diagonal };
 struct Viewport {
     double width = 0, height = 0;  ///< user units
     double font_size = 16;         ///< for em and ex, user units
+
+    bool operator==(const Viewport&) const = default;
 };
 /// A length in user units (px at 96 an inch); nothing when the text is no length.
 std::optional<double> parse_length(std::string_view text, const Viewport& viewport, Axis axis);

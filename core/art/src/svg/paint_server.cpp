@@ -34,31 +34,26 @@ std::string_view inherited(const std::vector<pugi::xml_node>& chain, const char*
     return {};
 }
 
-Stop read_stop(const Scene& scene, const pugi::xml_node& element) {
-    std::string colour = element.attribute("stop-color").value(), opacity = element.attribute("stop-opacity").value();
-    const auto take = [&](const Declaration& declaration) {
-        if (declaration.property == "stop-color") colour = declaration.value;
-        if (declaration.property == "stop-opacity") opacity = declaration.value;
-    };
-    for (const Declaration* declaration : scene.document.sheet().matching(element))
-        take(*declaration);
-    for (const Declaration& declaration : parse_declarations(element.attribute("style").value()))
-        take(declaration);
-    Stop stop{0, parse_colour(colour).value_or(Colour{})};
-    if (lower(colour) == "currentcolor")
-        stop.colour = parse_colour(element.attribute("color").value()).value_or(Colour{});
-    if (const auto alpha = parse_length(opacity, {1, 1, 1}, Axis::x)) stop.colour.alpha *= std::clamp(*alpha, 0.0, 1.0);
+/// `style` is the gradient's own.
+Stop read_stop(const Scene& scene, const pugi::xml_node& element, Style style, const Viewport& viewport) {
+    cascade(scene, element, style, viewport);
+    Stop stop{0, style.stop.is_current ? style.colour : style.stop.colour};
+    stop.colour.alpha *= style.stop.opacity;
     stop.offset =
         std::clamp(parse_length(element.attribute("offset").value(), {1, 1, 1}, Axis::x).value_or(0), 0.0, 1.0);
     return stop;
 }
 
 std::vector<Stop> stops_of(const Scene& scene, const std::vector<pugi::xml_node>& chain) {
+    const Viewport viewport{1, 1, 16};
     std::vector<Stop> stops;
     for (const auto& server : chain) {
+        if (!server.child("stop") && !server.child("svg:stop")) continue;
+        Style style = inherited_style(scene, server, viewport);
+        cascade(scene, server, style, viewport);
         for (const auto& child : server.children())
-            if (local_name(child) == "stop") stops.push_back(read_stop(scene, child));
-        if (!stops.empty()) break;
+            if (local_name(child) == "stop") stops.push_back(read_stop(scene, child, style, viewport));
+        break;
     }
     for (std::size_t i = 1; i < stops.size(); ++i)
         stops[i].offset = std::max(stops[i].offset, stops[i - 1].offset);
@@ -194,8 +189,13 @@ std::optional<ServedPicture> paint_by_server(const Scene& scene, const pugi::xml
     const Box box = geometry::bounds(area.region.rings);
     if (!(box.width() > 0) || !(box.height() > 0)) return {};
     const double wanted = box.width() * box.height() * dots_per_px * dots_per_px;
-    const double allowed = std::min(Composer::most_dots, Composer::most_dots_in_all - scene.composer.dots());
+    // No one takes all that is left: those behind it are painted too, more coarsely.
+    constexpr double share = 0.25;
+    const double allowed = std::min(Composer::most_dots, share * (Composer::most_dots_in_all - scene.composer.dots()));
     if (allowed < 1) return {};
+    scene.effort.spend(Effort::painted_tile +
+                       static_cast<std::int64_t>(std::min(wanted, allowed)) / Effort::dots_painted);
+    if (scene.effort.exhausted()) return {};
     const double scale = dots_per_px * std::min(1.0, std::sqrt(allowed / wanted));
     const int width = std::clamp(static_cast<int>(std::ceil(box.width() * scale - 1e-6)), 1, 30000);
     const int height = std::clamp(static_cast<int>(std::ceil(box.height() * scale - 1e-6)), 1, 30000);

@@ -38,6 +38,18 @@ bool counts_in_pixels(const pugi::xml_node& root) {
     });
 }
 
+/// Pixels an inch of the program that wrote the drawing, where that is known and not the 96 of style sheets: some count
+/// points, others counted 90 until their version 0.92.
+std::optional<double> density_of_writer(std::string_view bytes, const pugi::xml_node& root) {
+    constexpr std::size_t head = 1000;  // bytes in which a writer names itself
+    if (bytes.substr(0, head).find("Adobe Illustrator") != std::string_view::npos) return 72;
+    const std::string_view version = root.attribute("inkscape:version").value();
+    if (!version.starts_with("0.")) return {};
+    Scanner scan(version.substr(2));
+    const auto minor = scan.number();
+    return minor && *minor < 92 ? std::optional<double>(90) : std::nullopt;
+}
+
 Result<Page> page_of(const Scene& scene) {
     const auto root = scene.document.root();
     const auto box = view_box(root);
@@ -60,6 +72,10 @@ Result<Page> page_of(const Scene& scene) {
     const std::string density = fmt::format("{}", scene.options.density);
     if (!stated)
         scene.notes.add(notice::no_size, root, {{"density", density}});
+    else if (scene.art.sized_in_pixels &&
+             scene.art.writers_density.value_or(scene.options.density) != scene.options.density)
+        scene.notes.add(notice::pixel_size_of_writer, root,
+                        {{"density", density}, {"writers", fmt::format("{}", *scene.art.writers_density)}});
     else if (scene.art.sized_in_pixels)
         scene.notes.add(notice::pixel_size, root, {{"density", density}});
     if (page.width * mm_per_px > farthest_place || page.height * mm_per_px > farthest_place)
@@ -122,14 +138,16 @@ Result<Artwork> read(std::string_view bytes, const std::string& name, std::vecto
     const auto root = (*document)->root();
     Notes notes(**document, art);
     Composer composer(art, options.cover);
-    PropertyValues replaced;
-    const Scene scene{**document, art, composer, notes, options, outside, replaced};
+    Effort effort;
+    Retold retold;
+    const Scene scene{**document, art, composer, notes, options, outside, effort, retold};
     for (int i = 0; i < (*document)->rules_left_out(); ++i)
         notes.add(notice::unsupported, root, {{"feature", "style-rule"}});
 
     for (const std::string& reference : (*document)->sheets_missing())
         notes.add(notice::outside_reference, root, {{"reference", reference}});
 
+    art.writers_density = density_of_writer(bytes, root);
     const auto page = page_of(scene);
     if (!page) return tl::unexpected(page.error());
     // Widths and dots are measured at the size that is burned.
@@ -146,6 +164,7 @@ Result<Artwork> read(std::string_view bytes, const std::string& name, std::vecto
     Walker walker(scene, watch);
     if (style.displayed) walker.read_root(root, style, place);
     if (walker.cancelled()) return fail(chalkline::error::cancelled);
+    if (effort.exhausted()) return fail(error::too_much_work, {}, name);
     if (walker.full()) return fail(error::too_many_points, {{"limit", std::to_string(most_points)}});
     if (const int left = (*document)->entities_left(); left > 0)
         art.remarks.push_back({{std::string(notice::entities), {}, left, 0}, {}});

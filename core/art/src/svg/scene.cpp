@@ -123,7 +123,7 @@ void cascade(const Scene& scene, const pugi::xml_node& element, Style& style, co
         const auto text = replaced(value, style);
         if (!text) return;
         set(scene, style, element, property, *text, here);
-        if (scene.options.as_picture) scene.replaced[{element, std::string(property)}] = *text;
+        if (scene.options.as_picture) scene.retold.values[{element, std::string(property)}] = *text;
     };
     // Lengths in em need the font size, so that comes first and is itself relative to the parent's.
     Viewport here = viewport;
@@ -133,6 +133,22 @@ void cascade(const Scene& scene, const pugi::xml_node& element, Style& style, co
     here.font_size = style.font_size;
     for (const auto& [property, value] : winners.list())
         if (property != "font-size" && property != "font") set_replaced(property, value, here);
+}
+
+Style inherited_style(const Scene& scene, const pugi::xml_node& element, const Viewport& viewport) {
+    std::vector<pugi::xml_node> around;
+    for (pugi::xml_node node = element.parent(); node.type() == pugi::node_element; node = node.parent())
+        around.push_back(node);
+    Artwork unsaid;
+    Notes silence(scene.document, unsaid);
+    const Scene quiet{scene.document, scene.art,     scene.composer, silence,
+                      scene.options,  scene.outside, scene.effort,   scene.retold};
+    Style style;
+    for (auto node = around.rbegin(); node != around.rend(); ++node) {
+        cascade(quiet, *node, style, viewport);
+        style.opacity = style.unmixed = 1;  // a group's own, which what refers to the element does not stand in
+    }
+    return style;
 }
 
 double measure(const Scene& scene, const pugi::xml_node& element, const char* name, const Viewport& viewport, Axis axis,

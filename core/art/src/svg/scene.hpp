@@ -4,6 +4,7 @@
 #pragma once
 #include "compose/composer.hpp"
 #include "document.hpp"
+#include "effort.hpp"
 #include "remark_book.hpp"
 #include "style.hpp"
 
@@ -52,8 +53,13 @@ class Notes : public RemarkBook {
     const Document& document_;
 };
 
-/// What properties of elements come to, by element and property.
-using PropertyValues = std::map<std::pair<pugi::xml_node, std::string>, std::string>;
+/// What a renderer that knows less than we do is to be told.
+struct Retold {
+    /// What properties come to, by element and property.
+    std::map<std::pair<pugi::xml_node, std::string>, std::string> values;
+    /// Clips that only style sheets know, in user units, by the id they are to be written under.
+    std::map<std::string, geometry::Region> clips;
+};
 
 /// What every part of the reader works with.
 struct Scene {
@@ -63,12 +69,17 @@ struct Scene {
     Notes& notes;
     const ReadOptions& options;
     const Outside& outside;
-    PropertyValues& replaced;  ///< values in which names stood for them; kept for a renderer that knows no names
+    Effort& effort;
+    Retold& retold;  ///< filled where the drawing is to be seen as it looks
 };
 
 /// The style of an element: presentation attributes, then sheets, then the style attribute, then what is important.
 /// `style` is the parent's and becomes the element's.
 void cascade(const Scene& scene, const pugi::xml_node& element, Style& style, const Viewport& viewport);
+
+/// What an element inherits where it stands in the file, whatever refers to it: the contents of markers, masks, clips
+/// and patterns and the stops of gradients take their looks from there. Says nothing about the elements around.
+Style inherited_style(const Scene& scene, const pugi::xml_node& element, const Viewport& viewport);
 
 /// A length attribute in user units.
 double measure(const Scene& scene, const pugi::xml_node& element, const char* name, const Viewport& viewport, Axis axis,

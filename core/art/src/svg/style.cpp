@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <array>
 #include <unordered_map>
+#include <utility>
 
 namespace chalkline::art::svg {
 namespace {
@@ -203,6 +204,11 @@ Applied set_colour(Style& style, std::string_view text) {
     return set(style.colour, parse_colour(text));
 }
 
+Applied set_stop_colour(StopPaint& stop, std::string_view text) {
+    stop.is_current = lower(text) == "currentcolor";
+    return stop.is_current ? Applied::yes : set(stop.colour, parse_colour(text));
+}
+
 Applied set_clip(Style& style, std::string_view text) {
     const auto id = url_id(text);
     const bool shape = !id && parse_clip_shape(text, {}, geometry::Box{0, 0, 1, 1});
@@ -300,6 +306,8 @@ const std::unordered_map<std::string_view, Setter>& setters() {
             s.unmixed *= own.value_or(1);
             return taken(own.has_value()); }},
         {"color", [](Style& s, T t, V) { return set_colour(s, t); }},
+        {"stop-color", [](Style& s, T t, V) { return set_stop_colour(s.stop, t); }},
+        {"stop-opacity", [](Style& s, T t, V) { return set(s.stop.opacity, parse_opacity(t)); }},
         {"fill-rule", [](Style& s, T t, V) { return set(s.rule, parse_rule(t)); }},
         {"clip-rule", [](Style& s, T t, V) { return set(s.clip_rule, parse_rule(t)); }},
         {"stroke-width", [](Style& s, T t, V v) { return set(s.pen.width, parse_length(t, v, Axis::diagonal)); }},
@@ -376,8 +384,18 @@ const std::unordered_map<std::string_view, Setter>& setters() {
             return change_text(s, [&](TextStyle& look) { return set_decoration(look, t) == Applied::yes; }); }},
         {"text-decoration-line", [](Style& s, T t, V) {
             return change_text(s, [&](TextStyle& look) { return set_decoration(look, t) == Applied::yes; }); }},
+        {"direction", [](Style& s, T t, V) {
+            return change_text(s, [&](TextStyle& look) {
+                using enum Direction;
+                return set_word(look.direction, t, {{"ltr", left_to_right}, {"rtl", right_to_left}})
+                    == Applied::yes; }); }},
+        {"unicode-bidi", [](Style& s, T t, V) {
+            using enum Embedding;
+            return set_word(s.embedding, t, {{"normal", none}, {"embed", embedded}, {"isolate", embedded},
+                                             {"plaintext", embedded}, {"bidi-override", overridden},
+                                             {"isolate-override", overridden}}); }},
         {"writing-mode", [](Style&, T t, V) {
-            return t.starts_with("lr") || t == "horizontal-tb" ? Applied::yes : Applied::unsupported; }},
+            return t.starts_with("lr") || t.starts_with("rl") || t == "horizontal-tb" ? Applied::yes : Applied::unsupported; }},
     };
     return table;
 }
@@ -393,6 +411,8 @@ std::shared_ptr<const TextStyle> Style::default_text() {
 void Style::begin_element() {
     displayed = true;
     overflows = fixed_stroke = false;
+    embedding = Embedding::none;
+    stop_around = std::exchange(stop, {});
     clip.clear();
     clip_shape.clear();
     mask.clear();
@@ -403,6 +423,11 @@ Applied apply(Style& style, std::string_view property, std::string_view value, c
     const auto found = setters().find(property);
     if (found == setters().end()) return Applied::not_painting;
     value = trimmed(value);
+    if (value == "inherit" && property == "stop-color") {
+        style.stop.colour = style.stop_around.colour;
+        style.stop.is_current = style.stop_around.is_current;
+    }
+    if (value == "inherit" && property == "stop-opacity") style.stop.opacity = style.stop_around.opacity;
     if (value == "inherit" || value == "unset" || value.empty()) return Applied::yes;
     return found->second(style, value, viewport);
 }

@@ -40,17 +40,33 @@ struct ContextPaint {
     Paint fill, stroke;
 };
 
+/// What a stop of a gradient adds to it.
+struct StopPaint {
+    Colour colour;
+    bool is_current = false;  ///< `color` in its stead
+    double opacity = 1;
+};
+
 enum class TextAnchor { start, middle, end };
+
+/// Whether the letters of an element stand apart from the direction of those around (CSS Writing Modes 3,
+/// unicode-bidi).
+enum class Embedding {
+    none,
+    embedded,   ///< they order themselves, with its direction around them
+    overridden  ///< they run its direction, whatever letters they are
+};
 
 /// The properties of lettering.
 struct TextStyle {
     FontWish font{{"sans-serif"}};
     TextAnchor anchor = TextAnchor::start;
-    double letter_spacing = 0, word_spacing = 0;  ///< user units
-    double shift = 0;                             ///< of the baseline, user units, up
-    std::string baseline;                         ///< dominant or alignment baseline, empty: alphabetic
-    bool keep_spaces = false;                     ///< xml:space="preserve"
-    bool small_capitals = false;                  ///< small letters are drawn as small capitals
+    Direction direction = Direction::left_to_right;  ///< of the text as a whole; its letters have their own
+    double letter_spacing = 0, word_spacing = 0;     ///< user units
+    double shift = 0;                                ///< of the baseline, user units, up
+    std::string baseline;                            ///< dominant or alignment baseline, empty: alphabetic
+    bool keep_spaces = false;                        ///< xml:space="preserve"
+    bool small_capitals = false;                     ///< small letters are drawn as small capitals
     bool underlined = false, overlined = false, struck = false;
 };
 
@@ -77,6 +93,8 @@ struct Style {
     // Not inherited: back at rest for every element.
     bool displayed = true;  ///< display:none takes the whole branch away
     bool overflows = false;
+    StopPaint stop, stop_around;  ///< its own, and that of the element around, for "inherit"
+    Embedding embedding = Embedding::none;
     bool fixed_stroke = false;                      ///< vector-effect: the stroke's width ignores transforms
     std::string clip;                               ///< id of a clipPath; empty: none
     std::string clip_shape;                         ///< a shape as the sheet writes it; empty: none

@@ -3,6 +3,8 @@
 
 #include "capitals.hpp"
 
+#include <chalkline/art/directed.hpp>
+
 #include <numbers>
 
 namespace chalkline::art::svg {
@@ -22,6 +24,7 @@ struct Letter {
     std::size_t rail = 0;             ///< the textPath it runs along, from 1; 0: none
     std::size_t stretch = 0;          ///< the textLength it is stretched to, from 1; 0: none
     bool small_capital = false;       ///< it is the capital of a small letter, drawn smaller
+    bool is_mark = false;             ///< no letter: it opens or ends what is embedded in another direction
 };
 
 /// How large the capital of a small letter is, where a font is asked for small capitals: about its x-height.
@@ -50,7 +53,7 @@ class TextGatherer {
     void gather(const pugi::xml_node& element, const Style& style) {
         if (!style.displayed) return;
         Lists lists;
-        lists.start = letters.size();
+        lists.start = addressed_;
         lists.x = lengths(element, "x", Axis::x, style);
         lists.y = lengths(element, "y", Axis::y, style);
         lists.dx = lengths(element, "dx", Axis::x, style);
@@ -68,6 +71,8 @@ class TextGatherer {
         styles.push_back(style);
         elements.push_back(element);
         const std::size_t own_style = styles.size() - 1;
+        const bool embedded = style.embedding != Embedding::none;
+        if (embedded) add_mark(opening_mark(style), own_style);
         if (local_name(element) == "tref") add_referred(element, own_style);
         for (const auto& child : element.children()) {
             if (child.type() == pugi::node_pcdata || child.type() == pugi::node_cdata) {
@@ -81,6 +86,7 @@ class TextGatherer {
             if (++depth_ < 100) gather(child, inner);
             --depth_;
         }
+        if (embedded) add_mark("\u202c", own_style);
         lists_.pop_back();
         rail_ = rail_before;
         stretch_ = stretch_before;
@@ -122,6 +128,18 @@ class TextGatherer {
             if (text.starts_with(',')) text.remove_prefix(1);
         }
         return list;
+    }
+
+    /// Unicode's marks for what CSS says of a direction (CSS Writing Modes 3, section 2.4.2).
+    static std::string opening_mark(const Style& style) {
+        const bool leftward = style.text->direction == Direction::right_to_left;
+        if (style.embedding == Embedding::overridden) return leftward ? "\u202e" : "\u202d";
+        return leftward ? "\u202b" : "\u202a";
+    }
+
+    void add_mark(std::string mark, std::size_t style) {
+        Letter letter{std::move(mark), style, {}, {}, 0, 0, 0, rail_, stretch_, false, true};
+        letters.push_back(std::move(letter));
     }
 
     static bool is_part_of_text(std::string_view name) {
@@ -168,8 +186,8 @@ class TextGatherer {
     }
 
     void place_letter(std::string utf8, std::size_t style, bool small_capital) {
-        Letter letter{std::move(utf8), style, {}, {}, 0, 0, 0, rail_, stretch_, small_capital};
-        const std::size_t at = letters.size();
+        Letter letter{std::move(utf8), style, {}, {}, 0, 0, 0, rail_, stretch_, small_capital, false};
+        const std::size_t at = addressed_++;
         bool has_dx = false, has_dy = false, has_turn = false;
         for (auto lists = lists_.rbegin(); lists != lists_.rend(); ++lists) {
             const std::size_t i = at - lists->start;
@@ -187,18 +205,19 @@ class TextGatherer {
     const Place& place_;
     std::vector<Lists> lists_;
     std::size_t rail_ = 0, stretch_ = 0;
+    std::size_t addressed_ = 0;  ///< letters so far; marks have no place in lists of coordinates
     int depth_ = 0;
     bool after_blank_ = true;
 };
 
 /// A glyph with its place along the line of text.
 struct Placed {
-    Path path;           ///< font units of 1, Y up
-    Point at;            ///< user units
-    double size = 0;     ///< user units
-    double widen = 1;    ///< horizontal stretch
-    double advance = 0;  ///< user units
-    double turn = 0;     ///< radians, clockwise on screen
+    std::shared_ptr<const Path> path;  ///< font units of 1, Y up; null: a blank
+    Point at;                          ///< user units
+    double size = 0;                   ///< user units
+    double widen = 1;                  ///< horizontal stretch
+    double advance = 0;                ///< user units
+    double turn = 0;                   ///< radians, clockwise on screen
     std::size_t style = 0, chunk = 0, rail = 0, stretch = 0;
     /// Where its font has lines along letters: their middles and how thick they are, font sizes.
     struct Lines {
@@ -213,12 +232,12 @@ class TextSetter {
 
     std::vector<Placed> set() {
         const auto& letters = text_.letters;
-        std::size_t begin = 0;
-        while (begin < letters.size()) {
+        for (std::size_t begin = 0; begin < letters.size();) {
             std::size_t end = begin + 1;
-            while (end < letters.size() && continues(letters[end - 1], letters[end]))
+            while (end < letters.size() && !begins_chunk(letters[end - 1], letters[end]))
                 ++end;
-            set_run(begin, end);
+            begin_chunk(letters[begin]);
+            set_chunk(begin, end);
             begin = end;
         }
         stretch();
@@ -229,8 +248,46 @@ class TextSetter {
  private:
     static bool continues(const Letter& before, const Letter& next) {
         return !next.x && !next.y && next.dx == 0 && next.dy == 0 && next.turn == 0 && before.turn == 0 &&
-               next.style == before.style && next.rail == before.rail && next.stretch == before.stretch &&
-               next.small_capital == before.small_capital;
+               next.style == before.style && !next.is_mark && !before.is_mark && next.rail == before.rail &&
+               next.stretch == before.stretch && next.small_capital == before.small_capital;
+    }
+
+    /// What stands at a place of its own; letters before it are not ordered with those behind it (SVG 1.1 §10.5).
+    static bool begins_chunk(const Letter& before, const Letter& next) {
+        return next.x || next.y || next.rail != before.rail;
+    }
+
+    void begin_chunk(const Letter& first) {
+        ++chunk_;
+        if (first.rail != rail_) {
+            rail_ = first.rail;
+            if (rail_ > 0) pen_ = {text_.rails[rail_ - 1].offset, 0};
+        }
+        if (first.x) pen_.x = *first.x;
+        if (first.y) pen_.y = *first.y;
+    }
+
+    /// Runs of letters that are shaped together, in the order they are seen.
+    void set_chunk(std::size_t begin, std::size_t end) {
+        const auto& letters = text_.letters;
+        const std::vector<int> levels = levels_of(begin, end);
+        std::vector<std::size_t> begins;
+        std::vector<int> run_levels;
+        for (std::size_t i = begin; i < end; ++i) {
+            if (i > begin && continues(letters[i - 1], letters[i]) && levels[i - begin] == run_levels.back()) continue;
+            begins.push_back(i);
+            run_levels.push_back(levels[i - begin]);
+        }
+        for (const std::size_t run : seen_order(run_levels))
+            set_run(begins[run], run + 1 < begins.size() ? begins[run + 1] : end,
+                    run_levels[run] % 2 == 0 ? Direction::left_to_right : Direction::right_to_left);
+    }
+
+    std::vector<int> levels_of(std::size_t begin, std::size_t end) const {
+        std::u32string line;
+        for (std::size_t i = begin; i < end; ++i)
+            line += utf32(text_.letters[i].utf8).front();
+        return direction_levels(line, text_.styles.front().text->direction);
     }
 
     static double baseline_drop(const TextStyle& look, const LetteredText& font) {
@@ -253,23 +310,17 @@ class TextSetter {
         if (font.missing_letters) scene_.notes.add(notice::letters_missing, element, {{"font", font.family}});
     }
 
-    void set_run(std::size_t begin, std::size_t end) {
+    void set_run(std::size_t begin, std::size_t end, Direction direction) {
         const Letter& first = text_.letters[begin];
         const Style& style = text_.styles[first.style];
         const TextStyle& look = *style.text;
-        if (first.x || first.y || first.rail != rail_ || begin == 0) ++chunk_;
-        if (first.rail != rail_) {
-            rail_ = first.rail;
-            if (rail_ > 0) pen_ = {text_.rails[rail_ - 1].offset, 0};
-        }
-        if (first.x) pen_.x = *first.x;
-        if (first.y) pen_.y = *first.y;
+        if (first.is_mark) return;
         pen_ = pen_ + Point{first.dx, first.dy};
 
         std::string run;
         for (std::size_t i = begin; i < end; ++i)
             run += text_.letters[i].utf8;
-        const auto drawn = scene_.outside.lettering->outline(run, look.font);
+        const auto drawn = scene_.outside.lettering->outline(run, look.font, direction);
         if (!drawn) return scene_.notes.add(notice::unsupported, text_.elements[first.style], {{"feature", "text"}});
         remark(*drawn, look, text_.elements[first.style]);
         const double size = style.font_size * (first.small_capital ? small_capital_size : 1);
@@ -330,7 +381,8 @@ class TextSetter {
             for (; to < placed_.size() && placed_[to].chunk == placed_[from].chunk; ++to)
                 end = std::max(end, placed_[to].at.x + placed_[to].advance);
             const TextAnchor wanted = text_.styles[placed_[from].style].text->anchor;
-            const double share = wanted == TextAnchor::middle ? 0.5 : wanted == TextAnchor::end ? 1 : 0;
+            const bool leftward = text_.styles.front().text->direction == Direction::right_to_left;
+            const double share = wanted == TextAnchor::middle ? 0.5 : (wanted == TextAnchor::end) != leftward ? 1 : 0;
             for (std::size_t i = from; i < to; ++i)
                 placed_[i].at.x -= (end - begin) * share;
             from = to;
@@ -411,8 +463,10 @@ void paint_text(const Scene& scene, Canvas& canvas, const pugi::xml_node& elemen
             const auto map = glyph_map(glyphs[to], text);
             if (!map) continue;
             decorate(lines, glyphs[to], *text.styles[glyphs[to].style].text, *map);
-            if (glyphs[to].path.empty()) continue;
-            Path letter = glyphs[to].path;
+            if (!glyphs[to].path) continue;
+            scene.effort.spend(Effort::letter + Effort::point * static_cast<std::int64_t>(glyphs[to].path->size()));
+            if (scene.effort.exhausted()) return;
+            Path letter = *glyphs[to].path;
             letter.transform(*map);
             path.append(letter);
         }

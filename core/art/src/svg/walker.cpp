@@ -7,6 +7,8 @@
 
 #include <chalkline/geometry/combine.hpp>
 
+#include <fmt/format.h>
+
 #include <array>
 #include <set>
 
@@ -19,7 +21,6 @@ using geometry::Region;
 using geometry::Transform;
 
 constexpr int deepest_nesting = 200;
-constexpr int most_elements = 5'000'000;  // visited, `use` counted each time: stops reference bombs
 
 /// Elements that draw nothing by themselves.
 bool is_silent(std::string_view name) {
@@ -96,7 +97,7 @@ std::optional<std::vector<double>> view_box(const pugi::xml_node& element) {
 Walker::Walker(const Scene& scene, const Watch& watch) : scene_(scene), watch_(watch), canvas_(scene), images_(scene) {
     canvas_.read_patterns_by([this](const pugi::xml_node& pattern, const Place& place) {
         return scene_.composer.apart([&] {
-            Style style;
+            Style style = inherited_style(scene_, pattern, place.viewport);
             cascade(scene_, pattern, style, place.viewport);
             read_children(pattern, style, place);
         });
@@ -125,8 +126,9 @@ void Walker::read_children(const pugi::xml_node& parent, const Style& style, con
 }
 
 void Walker::read_element(const pugi::xml_node& element, const Style& inherited, Place place) {
-    if (++visited_ > most_elements || ++place.depth > deepest_nesting)
-        return scene_.notes.add(notice::too_deep, element);
+    scene_.effort.spend(Effort::element);
+    ++visited_;
+    if (++place.depth > deepest_nesting) return scene_.notes.add(notice::too_deep, element);
     if (visited_ % 1024 == 0) {
         cancelled_ = watch_.cancelled();
         watch_.at(scene_.document.share_before(element));
@@ -202,7 +204,7 @@ void Walker::draw_marker(const pugi::xml_node& marker, const MarkerSpot& spot, c
     inside.map = place.map * Transform::move(spot.at.x, spot.at.y) *
                  Transform::turn(marker_turn(marker.attribute("orient").value(), spot)) * Transform::scale(unit, unit) *
                  Transform::move(-reference.x, -reference.y);
-    Style own;
+    Style own = inherited_style(scene_, marker, place.viewport);
     const auto resolved = [&](Paint paint) {
         if (paint.kind == Paint::Kind::current_colour) paint = {Paint::Kind::colour, style.colour, {}, {}};
         return paint;
@@ -326,7 +328,7 @@ void Walker::draw_masked(const pugi::xml_node& element, std::string_view name, c
     inside.clip = nullptr;
     if (content_in_box) inside.map = inside.map * to_box;
     const Composer::Sheet content = scene_.composer.apart([&] {
-        Style own;
+        Style own = inherited_style(scene_, mask, inside.viewport);
         cascade(scene_, mask, own, inside.viewport);
         read_children(mask, own, inside);
     });
@@ -367,7 +369,20 @@ std::optional<Transform> Walker::own_transform(const pugi::xml_node& element, co
     all = all * *listed;
     // About the box's corner unless another place is named: so the sheet all viewers of SVG begin with.
     const auto origin = parse_place(own.origin.empty() ? "left top" : own.origin, place.viewport, box);
-    return origin ? std::optional(Transform::about(*origin, all)) : std::nullopt;
+    if (!origin) return {};
+    all = Transform::about(*origin, all);
+    if (scene_.options.as_picture) retell_transform(element, own, all);
+    return all;
+}
+
+/// A renderer may know a list of transforms and nothing else about them.
+void Walker::retell_transform(const pugi::xml_node& element, const OwnTransform& own, const Transform& all) {
+    if (own.translate.empty() && own.rotate.empty() && own.scale.empty() && own.origin.empty()) return;
+    auto& values = scene_.retold.values;
+    values[{element, "transform"}] = fmt::format("matrix({},{},{},{},{},{})", all.a, all.b, all.c, all.d, all.e, all.f);
+    values[{element, "transform-origin"}] = "0 0";
+    for (const char* property : {"translate", "rotate", "scale"})
+        values[{element, property}] = "none";
 }
 
 std::shared_ptr<const Clip> Walker::clip_of(const std::string& id, const pugi::xml_node& element, const Style& style,
@@ -386,10 +401,15 @@ std::shared_ptr<const Clip> Walker::clip_of(const std::string& id, const pugi::x
         if (box.empty()) return place.clip;
         inside.map = inside.map * Transform{box.width(), 0, 0, box.height(), box.left, box.bottom};
     }
+    // Many elements in a row are often cut by the same.
+    KnownClip& known = known_clips_[clip_path];
+    if (known.clip && known.map == inside.map && known.viewport == inside.viewport && known.around == place.clip)
+        return known.clip;
     using_.push_back(clip_path);
     Region area = clip_area(clip_path, inside);
     using_.pop_back();
-    return clipped_to(place.clip, std::move(area));
+    known = {inside.map, inside.viewport, place.clip, clipped_to(place.clip, std::move(area))};
+    return known.clip;
 }
 
 std::shared_ptr<const Clip> Walker::clip_by_shape(const pugi::xml_node& element, const Style& style,
@@ -398,21 +418,31 @@ std::shared_ptr<const Clip> Walker::clip_by_shape(const pugi::xml_node& element,
     around.font_size = style.font_size;
     const auto shape = parse_clip_shape(style.clip_shape, around, drawn_box(element, style, place));
     if (!shape) return place.clip;
+    if (scene_.options.as_picture) {
+        const std::string id = "clip-shape-" + std::to_string(scene_.retold.clips.size());
+        const double finest = px_tolerance / std::max(1e-6, place.scale());
+        scene_.retold.clips[id] = {shape->path.flatten({}, finest), shape->rule};
+        scene_.retold.values[{element, "clip-path"}] = "url(#" + id + ")";
+    }
     return clipped_to(place.clip, {shape->path.flatten(place.map, px_tolerance), shape->rule});
 }
 
 Region Walker::clip_area(const pugi::xml_node& clip_path, const Place& place) {
     Place inside = place;
     if (const auto own = parse_transform(clip_path.attribute("transform").value())) inside.map = inside.map * *own;
+    Style own = inherited_style(scene_, clip_path, place.viewport);
+    cascade(scene_, clip_path, own, place.viewport);
     std::vector<Region> regions;
     ++clipping_;
-    const Composer::Sheet content = scene_.composer.apart([&] { read_children(clip_path, Style(), inside); });
+    const Composer::Sheet content = scene_.composer.apart([&] { read_children(clip_path, own, inside); });
     --clipping_;
-    for (const Shape& shape : content.shapes)
-        if (shape.ink.kind == InkKind::fill) regions.push_back({shape.path.flatten({}, px_tolerance), shape.rule});
+    for (const Shape& shape : content.shapes) {
+        if (shape.ink.kind != InkKind::fill) continue;
+        regions.push_back({shape.path.flatten({}, px_tolerance), shape.rule});
+        scene_.effort.spend(Effort::combined_point * static_cast<std::int64_t>(geometry::point_count(regions.back())));
+    }
+    if (scene_.effort.exhausted()) return {};
     Region area = regions.empty() ? Region{} : geometry::united(regions);
-    Style own;
-    cascade(scene_, clip_path, own, place.viewport);
     if (!own.clip.empty()) {
         Place around = place;
         around.clip = nullptr;

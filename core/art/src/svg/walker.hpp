@@ -21,7 +21,7 @@ class Walker {
     /// See Canvas::thin_lines.
     const std::vector<pugi::xml_node>& thin_lines() const { return canvas_.thin_lines(); }
     bool cancelled() const { return cancelled_; }
-    bool full() const { return canvas_.points() > most_points; }
+    bool full() const { return canvas_.points() > most_points || scene_.effort.exhausted(); }
 
  private:
     void read_element(const pugi::xml_node& element, const Style& inherited, Place place);
@@ -38,6 +38,7 @@ class Walker {
     /// What the element's own style turns, moves and scales it by; nothing when that is not understood.
     std::optional<geometry::Transform> own_transform(const pugi::xml_node& element, const Style& style,
                                                      const Place& place);
+    void retell_transform(const pugi::xml_node& element, const OwnTransform& own, const geometry::Transform& all);
     /// The box of what an element draws, in its own user units.
     geometry::Box drawn_box(const pugi::xml_node& element, const Style& style, const Place& place);
     /// Draws an element as far as its mask lets it be seen; whole, with a remark, where that is not known.
@@ -56,6 +57,13 @@ class Walker {
     const Watch& watch_;
     Canvas canvas_;
     ImageSource images_;
+    /// What a clip came to the last time.
+    struct KnownClip {
+        geometry::Transform map;
+        Viewport viewport;
+        std::shared_ptr<const Clip> around, clip;
+    };
+    std::map<pugi::xml_node, KnownClip> known_clips_;
     std::vector<pugi::xml_node> using_;  ///< targets of the references being followed
     int clipping_ = 0;   ///< above 0 while a clip's content is read: areas count, paint and markers do not
     int measuring_ = 0;  ///< above 0 while a box is found: markers do not count

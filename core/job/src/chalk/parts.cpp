@@ -360,6 +360,7 @@ Json to_json(const art::ReadOptions& options) {
     if (const auto& part = options.part) json["part_mm"] = {part->left, part->bottom, part->right, part->top};
     if (options.picture_width) json["picture_width_mm"] = *options.picture_width;
     if (options.text != ordinary.text) json["text"] = "single-stroke";
+    if (options.linetypes != ordinary.linetypes) json["linetypes"] = options.linetypes;
     if (const auto& trace = options.trace)
         json["trace"] = {{"centre_lines", trace->centre_lines},
                          {"threshold", trace->threshold},
@@ -390,6 +391,7 @@ art::ReadOptions read_options_from_json(const Json& json) {
         options.part = geometry::Box{part->at(0), part->at(1), part->at(2), part->at(3)};
     if (json.contains("picture_width_mm")) options.picture_width = positive(json["picture_width_mm"]);
     if (json.value("text", "") == "single-stroke") options.text = art::DrawnText::single_stroke;
+    options.linetypes = json.value("linetypes", options.linetypes);
     if (const auto trace = json.find("trace"); trace != json.end())
         options.trace = art::TraceOptions{trace->at("centre_lines"), trace->at("threshold"), trace->at("speck_mm"),
                                           trace->at("smoothness")};

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/conversation/next_step.hpp>
-#include <chalkline/conversation/self_test.hpp>
+#include <chalkline/selftest/self_test.hpp>
 #include <chalkline/wording/wording.hpp>
 
 namespace chalkline::wording {

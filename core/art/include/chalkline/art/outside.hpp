@@ -22,6 +22,7 @@ struct DecodedPicture {
     std::optional<geometry::Point> pixels_per_mm;  ///< across and down, where the file states them
     bool converted = false;                        ///< colours came through CMYK
     bool cut_short = false;                        ///< the file ends too early: its last rows are missing
+    int images = 1;                                ///< in the file, pages or moments; this is the first
 };
 
 namespace error {
@@ -54,7 +55,7 @@ struct FontWish {
 
 /// A drawn letter, 1 unit = the font size, Y up, origin at the pen.
 struct Glyph {
-    geometry::Path path;
+    std::shared_ptr<const geometry::Path> path;  ///< letters that look the same share it; null: a blank
     double advance = 0;
     geometry::Point offset;
     std::size_t cluster = 0;  ///< byte in the text it begins with
@@ -71,11 +72,14 @@ struct LetteredText {
     double underline = -0.1, strike = 0.3, line_thickness = 0.05;
 };
 
+enum class Direction { left_to_right, right_to_left };
+
 class Lettering {
  public:
     virtual ~Lettering() = default;
-    /// Shapes UTF-8 text of one direction; nothing when there is no font at all.
-    virtual std::optional<LetteredText> outline(std::string_view text, const FontWish& wish) const = 0;
+    /// Shapes UTF-8 text of one direction (directed.hpp parts others); nothing when there is no font at all.
+    virtual std::optional<LetteredText> outline(std::string_view text, const FontWish& wish,
+                                                Direction direction) const = 0;
     /// The same in letters of single strokes; characters it does not know become blanks.
     virtual std::optional<LetteredText> single_stroke(std::string_view text) const = 0;
 };

@@ -51,6 +51,7 @@ struct ReadOptions {
     std::optional<geometry::Box> part;    ///< only what lies in this box of the page (mm) is taken
     std::optional<double> picture_width;  ///< mm; width of a picture file, in place of what its resolution says
     DrawnText text = DrawnText::outline;
+    bool linetypes = true;              ///< dashed and dotted lines of CAD drawings are dashed and dotted
     std::optional<TraceOptions> trace;  ///< pictures become shapes
     bool cover = true;                  ///< areas burn only where they are seen, and what is translucent is mixed
     /// Mm from dot to dot: all but thin lines becomes one picture that looks as the drawing does.

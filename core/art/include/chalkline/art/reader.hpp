@@ -14,9 +14,15 @@ inline constexpr std::string_view unknown_format = "art.unknown-format";
 inline constexpr std::string_view broken_xml = "art.broken-xml";
 inline constexpr std::string_view not_svg = "art.not-svg";
 inline constexpr std::string_view nothing_drawable = "art.nothing-drawable";
+/// {features}: all there is cannot be had as areas and lines.
+inline constexpr std::string_view nothing_reproduced = "art.nothing-reproduced";
+/// {layers}: everything is on these.
+inline constexpr std::string_view only_hidden_layers = "art.only-hidden-layers";
 inline constexpr std::string_view nothing_in_part = "art.nothing-in-part";
 inline constexpr std::string_view bad_size = "art.bad-size";
 inline constexpr std::string_view too_many_points = "art.too-many-points";
+/// Its parts repeat or hold each other so often that it would take hours.
+inline constexpr std::string_view too_much_work = "art.too-much-work";
 inline constexpr std::string_view broken_dxf = "art.broken-dxf";
 inline constexpr std::string_view broken_pdf = "art.broken-pdf";
 inline constexpr std::string_view locked_pdf = "art.locked-pdf";
@@ -30,6 +36,8 @@ namespace notice {
 inline constexpr std::string_view unsupported = "art.unsupported";
 inline constexpr std::string_view no_size = "art.no-size";
 inline constexpr std::string_view pixel_size = "art.pixel-size";
+/// {density}, {writers}: the program that wrote it counts otherwise.
+inline constexpr std::string_view pixel_size_of_writer = "art.pixel-size-of-writer";
 inline constexpr std::string_view bad_path = "art.bad-path";
 inline constexpr std::string_view bad_value = "art.bad-value";
 inline constexpr std::string_view absurd_place = "art.absurd-place";
@@ -46,6 +54,10 @@ inline constexpr std::string_view colours_converted = "art.colours-converted";
 inline constexpr std::string_view picture_cut_short = "art.picture-cut-short";
 inline constexpr std::string_view coarse_picture = "art.coarse-picture";
 inline constexpr std::string_view picture_size_guessed = "art.picture-size-guessed";
+/// {stated} mm, {width} mm: the file states a screen's resolution.
+inline constexpr std::string_view picture_size_doubted = "art.picture-size-doubted";
+/// {count}: further pages or moments of the file are not taken.
+inline constexpr std::string_view picture_first_of = "art.picture-first-of";
 inline constexpr std::string_view unit_missing = "art.unit-missing";
 inline constexpr std::string_view layers_off = "art.layers-off";
 inline constexpr std::string_view missing_block = "art.missing-block";

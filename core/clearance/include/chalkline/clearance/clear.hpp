@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/base/progress.hpp>
-#include <chalkline/clearance/cleared_program.hpp>
+#include <chalkline/cleared/cleared_program.hpp>
 #include <chalkline/job/job.hpp>
 #include <chalkline/machine/rest.hpp>
 #include <chalkline/planning/checks.hpp>

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 #include <chalkline/base/result.hpp>
-#include <chalkline/clearance/cleared_program.hpp>
+#include <chalkline/cleared/cleared_program.hpp>
 #include <chalkline/conversation/reply.hpp>
 #include <chalkline/conversation/store.hpp>
 #include <chalkline/machine/profile.hpp>

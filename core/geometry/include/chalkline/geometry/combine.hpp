@@ -17,6 +17,10 @@ Region intersection(const Region& a, const Region& b);
 /// The area of the first that is not in the second, as clean rings.
 Region difference(const Region& a, const Region& b);
 
+/// A region of the same rule that is the same inside the box; what it is outside means nothing. Far smaller than the
+/// region where the box is: what is put together with it there costs less.
+Region nearby(const Region& region, const Box& box);
+
 /// What is seen of the burning regions of a pile, as clean rings.
 Region seen(const Pile& pile);
 

@@ -19,6 +19,9 @@ Region mapped(Region region, const Transform& map);
 
 bool contains(const Region& region, Point p);
 
+/// Corners of all its rings.
+std::size_t point_count(const Region& region);
+
 /// Area covered by all regions together, overlaps counted once, mm². Exact (coordinates to 1e-4 mm) up to some ten
 /// thousand points; beyond, summed along millions of scan line crossings, which is good to a few thousandths.
 double covered_area(const std::vector<Region>& regions);

@@ -13,7 +13,8 @@ class SystemFonts : public art::Lettering {
  public:
     SystemFonts();
     ~SystemFonts() override;
-    std::optional<art::LetteredText> outline(std::string_view text, const art::FontWish& wish) const override;
+    std::optional<art::LetteredText> outline(std::string_view text, const art::FontWish& wish,
+                                             art::Direction direction) const override;
     std::optional<art::LetteredText> single_stroke(std::string_view text) const override;
 
  private:

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
-#include <chalkline/clearance/cleared_program.hpp>
+#include <chalkline/cleared/cleared_program.hpp>
 
 #include <functional>
 #include <map>

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/clearance/clear.hpp>
-#include <chalkline/conversation/self_test.hpp>
+#include <chalkline/selftest/self_test.hpp>
 
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>

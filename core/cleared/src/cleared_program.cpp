@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "content.hpp"
-
 #include <chalkline/base/checksum.hpp>
+#include <chalkline/cleared/content.hpp>
 
 #include <algorithm>
 #include <cstdint>
