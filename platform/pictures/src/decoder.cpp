@@ -60,7 +60,8 @@ tl::unexpected<Error> refused(const QSize& size) {
 
 /// The picture as it is to be seen, by its orientation (EXIF 2.3).
 QImage upright(const QImage& image, int orientation) {
-    constexpr int mirrored = 2, half_turn = 3, flipped = 4, flipped_quarter = 5, mirrored_quarter = 7, three_quarters = 8;
+    constexpr int mirrored = 2, half_turn = 3, flipped = 4, flipped_quarter = 5, mirrored_quarter = 7,
+                  three_quarters = 8;
     const bool across = orientation == mirrored || orientation == half_turn || orientation == mirrored_quarter;
     const bool down = orientation == flipped || orientation == half_turn || orientation == flipped_quarter;
     const QImage placed = across || down ? image.mirrored(across, down) : image;

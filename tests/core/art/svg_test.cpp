@@ -505,7 +505,8 @@ TEST_CASE("drawings that ask for hours are refused, those that are merely large 
     }
     const auto code = [](const Result<Artwork>& art) { return art ? "read" : art.error().code; };
     CHECK(code(read_text(page("<defs>" + uses + "</defs><use xlink:href='#a30'/>"))) == art::error::too_much_work);
-    CHECK(code(read_text(page(patterns + "<rect width='200' height='200' fill='url(#a0)'/>"))) == art::error::too_much_work);
+    CHECK(code(read_text(page(patterns + "<rect width='200' height='200' fill='url(#a0)'/>"))) ==
+          art::error::too_much_work);
     CHECK(code(read_text("0\nSECTION\n2\nBLOCKS\n0\nBLOCK\n2\nB\n0\nLINE\n11\n1\n0\nENDBLK\n0\nENDSEC\n0\nSECTION"
                          "\n2\nENTITIES\n0\nINSERT\n2\nB\n70\n30000\n71\n30000\n0\nENDSEC\n0\nEOF\n")) ==
           art::error::too_much_work);

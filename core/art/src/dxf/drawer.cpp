@@ -123,6 +123,14 @@ const Linetype* Drawer::break_of(const Entity& entity, const Frame& frame) const
     return found == drawing_.linetypes.end() || found->second.lengths.empty() ? nullptr : &found->second;
 }
 
+/// Lets a dash go on round the corner into the next one, where that begins at its end.
+static bool go_on(geometry::Polyline& dash, const geometry::Polyline& next) {
+    if (dash.closed || next.closed || dash.points.empty() || next.points.empty()) return false;
+    if (!(dash.points.back() == next.points.front())) return false;
+    dash.points.insert(dash.points.end(), next.points.begin() + 1, next.points.end());
+    return true;
+}
+
 Path Drawer::broken(const Path& path, const Linetype& linetype, const Entity& entity) {
     if (linetype.holds_shapes) note(notice::unsupported, entity, {{"feature", "linetype"}});
     const double own = entity.number(48, 1);
@@ -132,8 +140,12 @@ Path Drawer::broken(const Path& path, const Linetype& linetype, const Entity& en
     constexpr double dot = 0.2;  // mm
     std::vector<geometry::Polyline> pieces;
     for (const geometry::Polyline& line : path.flatten({}, 0.005 / unit_)) {
-        auto dashes = dashes_of(line, lengths, dot / (unit_ * options_.scale));
-        std::move(dashes.begin(), dashes.end(), std::back_inserter(pieces));
+        for (geometry::Polyline& dash : dashes_of(line, lengths, dot / (unit_ * options_.scale)))
+            if (pieces.empty() || !go_on(pieces.back(), dash)) pieces.push_back(std::move(dash));
+    }
+    if (pieces.size() > 1 && go_on(pieces.back(), pieces.front())) {
+        pieces.front() = std::move(pieces.back());
+        pieces.pop_back();
     }
     return geometry::path_of(pieces);
 }

@@ -79,9 +79,12 @@ Result<void> draw_as_it_looks(const Scene& scene, const std::vector<pugi::xml_no
     auto forced = scene.retold.values;
     for (const pugi::xml_node& element : thin_lines)
         forced[{element, "stroke"}] = "none";
-    for (const auto& [of, value] : forced)
+    for (const auto& [of, value] : forced) {
+        // librsvg 2.54 passes over a transform that is important.
+        const char* weight = of.second == "transform" ? "" : " !important";
         set(of.first, "style",
-            std::string(of.first.attribute("style").value()) + ";" + of.second + ":" + value + " !important");
+            std::string(of.first.attribute("style").value()) + ";" + of.second + ":" + value + weight);
+    }
     const std::string_view root_name = root.name();
     const std::string prefix(root_name.substr(0, root_name.size() - 3));  // "" or "svg:"
     for (const auto& [id, area] : scene.retold.clips)

@@ -30,6 +30,8 @@ struct Letter {
 /// How large the capital of a small letter is, where a font is asked for small capitals: about its x-height.
 constexpr double small_capital_size = 0.8;
 
+constexpr const char* end_of_embedding = "\u202c";
+
 /// A path that letters run along.
 struct Rail {
     std::vector<Polyline> lines;
@@ -86,7 +88,7 @@ class TextGatherer {
             if (++depth_ < 100) gather(child, inner);
             --depth_;
         }
-        if (embedded) add_mark("\u202c", own_style);
+        if (embedded) add_mark(end_of_embedding, own_style);
         lists_.pop_back();
         rail_ = rail_before;
         stretch_ = stretch_before;
@@ -231,15 +233,9 @@ class TextSetter {
     TextSetter(const Scene& scene, const TextGatherer& text) : scene_(scene), text_(text) {}
 
     std::vector<Placed> set() {
-        const auto& letters = text_.letters;
-        for (std::size_t begin = 0; begin < letters.size();) {
-            std::size_t end = begin + 1;
-            while (end < letters.size() && !begins_chunk(letters[end - 1], letters[end]))
-                ++end;
-            begin_chunk(letters[begin]);
-            set_chunk(begin, end);
-            begin = end;
-        }
+        const std::vector<std::size_t> begins = chunk_begins();
+        for (std::size_t i = 0; i + 1 < begins.size(); ++i)
+            set_chunk(begins[i], begins[i + 1]);
         stretch();
         anchor();
         return std::move(placed_);
@@ -257,6 +253,25 @@ class TextSetter {
         return next.x || next.y || next.rail != before.rail;
     }
 
+    /// Where chunks begin, and where the last one ends. What is embedded belongs to the letter behind its opening mark.
+    std::vector<std::size_t> chunk_begins() const {
+        const auto& letters = text_.letters;
+        std::vector<std::size_t> begins{0};
+        std::optional<std::size_t> before;
+        for (std::size_t i = 0; i < letters.size(); ++i) {
+            if (letters[i].is_mark) continue;
+            if (before && begins_chunk(letters[*before], letters[i])) {
+                std::size_t begin = i;
+                while (letters[begin - 1].is_mark && letters[begin - 1].utf8 != end_of_embedding)
+                    --begin;
+                begins.push_back(begin);
+            }
+            before = i;
+        }
+        begins.push_back(letters.size());
+        return begins;
+    }
+
     void begin_chunk(const Letter& first) {
         ++chunk_;
         if (first.rail != rail_) {
@@ -270,6 +285,11 @@ class TextSetter {
     /// Runs of letters that are shaped together, in the order they are seen.
     void set_chunk(std::size_t begin, std::size_t end) {
         const auto& letters = text_.letters;
+        const auto first = std::find_if(letters.begin() + static_cast<std::ptrdiff_t>(begin),
+                                        letters.begin() + static_cast<std::ptrdiff_t>(end),
+                                        [](const Letter& letter) { return !letter.is_mark; });
+        if (first == letters.begin() + static_cast<std::ptrdiff_t>(end)) return;
+        begin_chunk(*first);
         const std::vector<int> levels = levels_of(begin, end);
         std::vector<std::size_t> begins;
         std::vector<int> run_levels;
