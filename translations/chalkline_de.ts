@@ -316,6 +316,11 @@
     </message>
     <message>
       <extracomment>wording/src/wording.cpp</extracomment>
+      <source>%1 lines drawn in two inks: they burn twice if both burn</source>
+      <translation>%1 Linien in zwei Farben gezeichnet: sie brennen zweimal, wenn beide brennen</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/wording.cpp</extracomment>
       <source>%1 lines drawn twice</source>
       <translation>%1 doppelt gezeichnete Linien</translation>
     </message>
@@ -831,6 +836,11 @@
       <extracomment>wording/src/wording.cpp</extracomment>
       <source>1 line</source>
       <translation>1 Linie</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/wording.cpp</extracomment>
+      <source>1 line drawn in two inks: it burns twice if both burn</source>
+      <translation>1 Linie in zwei Farben gezeichnet: sie brennt zweimal, wenn beide brennen</translation>
     </message>
     <message>
       <extracomment>wording/src/wording.cpp</extracomment>
@@ -8131,6 +8141,11 @@ eins je Zeile</translation>
       <translation>Abbrechen, dann Chalkline schließen.</translation>
     </message>
     <message>
+      <extracomment>app/trays/art/art_tray.cpp</extracomment>
+      <source>Stop reading art</source>
+      <translation>Lesen der Motive abbrechen</translation>
+    </message>
+    <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>Stopped</source>
       <translation>Abgebrochen</translation>
@@ -8304,6 +8319,11 @@ eins je Zeile</translation>
       <extracomment>app/trays/art/trace_panel.cpp</extracomment>
       <source>Take out a shape</source>
       <translation>Eine Form herausnehmen</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>Take out repeated blocks, or patterns within patterns, in the program that made it.</source>
+      <translation>Im Programm, aus dem sie stammt, wiederholte Blöcke oder Muster in Mustern herausnehmen.</translation>
     </message>
     <message>
       <extracomment>app/trays/art/trace_panel.cpp</extracomment>
@@ -8754,6 +8774,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>The drawing is broken: {reason}</source>
       <translation>Die Zeichnung ist beschädigt: {reason}</translation>
+    </message>
+    <message>
+      <extracomment>wording/src/sentences.cpp</extracomment>
+      <source>The drawing repeats its parts too often to be read in any sensible time</source>
+      <translation>Die Zeichnung wiederholt ihre Teile zu oft, um in vernünftiger Zeit gelesen zu werden</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>

@@ -371,7 +371,7 @@ Result<art::ReadOptions> parse_read_options(const ReadArguments& arguments) {
     for (const std::string& name : arguments.mend) {
         const auto fault = art::parse_fault(name);
         if (!fault && name != "all") return bad("--mend", name);
-        for (int i = 0; i < art::fault_kinds; ++i)
+        for (int i = 0; i < art::mendable_kinds; ++i)
             if (name == "all" || fault == static_cast<art::Fault>(i))
                 options.mend.push_back(static_cast<art::Fault>(i));
     }

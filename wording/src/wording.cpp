@@ -171,6 +171,9 @@ QString describe(art::Fault fault, int count) {
                        : tr("%1 thick lines with both edges drawn").arg(count);
         case art::Fault::open_end:
             return one ? tr("1 pair of ends that nearly meet") : tr("%1 pairs of ends that nearly meet").arg(count);
+        case art::Fault::two_inks:
+            return one ? tr("1 line drawn in two inks: it burns twice if both burn")
+                       : tr("%1 lines drawn in two inks: they burn twice if both burn").arg(count);
     }
     return {};
 }

@@ -59,7 +59,7 @@ ArtTray::ArtTray(const TrayContext& context, QWidget* parent) : QWidget(parent),
     all->addWidget(make_label(tr("Art"), Tone::heading, this));
     questions_ = add_section(all, 8, 0);
     cards_ = add_section(all, 8, 0);
-    remarks_ = add_section(all, 4, 0);
+    remarks_ = add_section(all, 4, 2);
     busy_ = new QWidget(this);
     auto* reading = new QHBoxLayout(busy_);
     reading->setContentsMargins(0, 0, 0, 0);

@@ -76,12 +76,14 @@ void FindingsPanel::add_finds() {
         if (places.empty()) continue;
         auto* row = new QHBoxLayout;
         row->setSpacing(6);
-        auto* tick = new QCheckBox(this);
-        tick->setChecked(true);
         const QString text = wording::describe(fault, static_cast<int>(places.size()));
-        tick->setAccessibleName(text);
-        kinds_[fault] = tick;
-        row->addWidget(tick);
+        if (i < art::mendable_kinds) {
+            auto* tick = new QCheckBox(this);
+            tick->setChecked(true);
+            tick->setAccessibleName(text);
+            kinds_[fault] = tick;
+            row->addWidget(tick);
+        }
         auto* note = new PlaceNote(text, true, this);
         connect(note, &PlaceNote::chosen, this, [this, places] { light_places(places, motif_, context_); });
         row->addWidget(note, 1);

@@ -18,7 +18,7 @@ class Effort {
     static constexpr std::int64_t element = 100;        ///< found, styled, placed
     static constexpr std::int64_t point = 4;            ///< mapped, flattened, kept
     static constexpr std::int64_t combined_point = 40;  ///< of areas that are put together
-    static constexpr std::int64_t letter = 60;
+    static constexpr std::int64_t letter = 400;         ///< kept, shaped, placed
     static constexpr std::int64_t painted_tile = 2000;  ///< surfaces for it, whatever its size
     static constexpr std::int64_t dots_painted = 4;     ///< so many cost a step
 

@@ -167,10 +167,16 @@ void migrate_to_7(Json& json) {
         motif["read"]["cover"] = false;
 }
 
-/// Before version 8 every line of a CAD drawing was whole, and stays so.
+/// Before version 8 every line of a CAD drawing was whole, and only lines closer than 0.02 mm were one.
 void migrate_to_8(Json& json) {
-    for (Json& motif : json.at("motifs"))
-        motif["read"]["linetypes"] = false;
+    for (Json& motif : json.at("motifs")) {
+        Json& read = motif["read"];
+        read["linetypes"] = false;
+        const art::CleaningLimits ordinary;
+        if (read.contains("mend") && !read.contains("limits_mm"))
+            read["limits_mm"] = {
+                {"same", 0.02}, {"smallest", ordinary.smallest}, {"gap", ordinary.gap}, {"thick", ordinary.thick}};
+    }
 }
 
 /// Some art would burn otherwise if its paint covered: it has areas of several inks, or a picture with areas.

@@ -69,7 +69,7 @@ TEST_CASE("a line drawn twice burns once") {
 
 TEST_CASE("neighbours, crossings and other inks are not doubled") {
     const std::string grid =
-        "<path d='M0 0H50'/><path d='M0 0.05H50'/><path d='M10 -5V20'/><path d='M0 0L50 1'/>"
+        "<path d='M0 0H50'/><path d='M0 0.08H50'/><path d='M10 -5V20'/><path d='M0 0L50 1'/>"
         "<path d='M0 0H50' stroke='#00f'/>";
     CHECK(count(examine(red_lines(grid), {}), Fault::doubled_line) == 0);
     const std::string circle = "<circle cx='30' cy='20' r='0.5'/><circle cx='60' cy='20' r='15'/>";
@@ -104,25 +104,69 @@ TEST_CASE("two edges of a traced line become its middle") {
 
 TEST_CASE("bits smaller than the beam and fills without area go") {
     const std::string bits =
-        "<path d='M5 5h0.05'/><path d='M5 9h3'/><path d='M1 1h5h-5z' fill='#000' stroke='none'/>"
+        "<path d='M5 5h0.05'/><rect x='20' y='20' width='0.05' height='0.05'/><path d='M5 9h3'/><path d='M1 1h5h-5z' "
+        "fill='#000' stroke='none'/>"
         "<rect x='2' y='2' width='0.04' height='0.05' fill='#000' stroke='none'/>"
         "<rect x='12' y='2' width='4' height='5' fill='#000' stroke='none'/>";
     const auto finds = examine(red_lines(bits), {});
-    CHECK(count(finds, Fault::tiny_bit) == 2);
+    CHECK(count(finds, Fault::tiny_bit) == 3);
     CHECK(count(finds, Fault::empty_fill) == 1);
     const Artwork art = clean(bits, {Fault::tiny_bit, Fault::empty_fill});
     CHECK(art.shapes.size() == 2);
-    CHECK(clean(bits, {}).shapes.size() == 5);
+    CHECK(clean(bits, {}).shapes.size() == 6);
 }
 
-TEST_CASE("ends that nearly meet are joined, rings closed") {
-    const std::string broken = "<path d='M10 10H30V30H10V10.2'/><path d='M40 10H50'/><path d='M50.1 10.1V20'/>";
-    const auto finds = examine(red_lines(broken), {});
-    CHECK(count(finds, Fault::open_end) == 2);
-    const Artwork art = clean(broken, {Fault::open_end});
-    REQUIRE(art.shapes.size() == 2);
-    CHECK(measured_inks(art)[0].closed == 1);
-    CHECK(count(examine(red_lines("<path d='M10 10H30V30H10V11'/>"), {}), Fault::open_end) == 0);
+TEST_CASE("ends that nearly meet are joined where a line goes on, and where a contour closes") {
+    const auto found = [](const std::string& inside) { return count(examine(red_lines(inside), {}), Fault::open_end); };
+    const auto joined = [](const std::string& inside) { return clean(inside, {Fault::open_end}); };
+    CHECK(found("<path d='M10 10H30V30H10V10.2'/>") == 1);
+    CHECK(measured_inks(joined("<path d='M10 10H30V30H10V10.2'/>"))[0].closed == 1);
+    CHECK(found("<path d='M10 10H30'/><path d='M50 10H30.2'/>") == 1);
+    const Artwork line = joined("<path d='M10 10H30'/><path d='M50 10H30.2'/>");
+    REQUIRE(line.shapes.size() == 1);
+    CHECK(line_length(line) == Approx(40));
+    // Four lines of a rectangle, no corner exact: one ring.
+    const std::string sides =
+        "<path d='M10 10H30'/><path d='M30.1 10.1V30'/><path d='M30 30H10.2'/><path d='M10 29.9V10.1'/>";
+    CHECK(found(sides) == 4);
+    const Artwork ring = joined(sides);
+    REQUIRE(ring.shapes.size() == 1);
+    CHECK(measured_inks(ring)[0].closed == 1);
+
+    CHECK(found("<path d='M10 10H30V30H10V11'/>") == 0);                  // too far
+    CHECK(found("<path d='M40 10H50'/><path d='M50.1 10.1V20'/>") == 0);  // a corner that closes nothing
+    CHECK(found("<path d='M10 10H30'/><path d='M30 10V30'/>") == 0);      // they meet
+    std::string hatch, dashes;
+    for (int i = 0; i < 6; ++i) {
+        const std::string y = std::to_string(10 + i * 0.2), x = std::to_string(10 + i * 2.2);
+        hatch += "<path d='M10 " + y + "H30'/>";
+        dashes += "<path d='M" + x + " 40h2'/>";
+    }
+    CHECK(found(hatch) == 0);
+    CHECK(found(dashes) == 0);
+}
+
+TEST_CASE("a contour drawn again within the tolerance goes as a whole or not at all") {
+    const std::string circle = "<circle cx='30' cy='20' r='10'/>";
+    std::string polygon;
+    for (int i = 0; i < 40; ++i)
+        polygon += (i == 0 ? "M" : "L") + std::to_string(30 + 10.02 * std::cos(i * 0.157079633)) + " " +
+                   std::to_string(20 + 10.02 * std::sin(i * 0.157079633));
+    const Artwork one = clean("<path d='" + polygon + "Z'/>" + circle, {Fault::doubled_line});
+    REQUIRE(one.shapes.size() == 1);
+    CHECK(one.shapes[0].path.closed());
+    CHECK(one.shapes[0].path.flatten()[0].points.size() > 40);  // the circle stayed
+    // A little farther off it comes and goes within the tolerance: nothing is cut out of it.
+    const std::string off = "<circle cx='30.06' cy='20' r='10'/>";
+    CHECK(count(examine(red_lines(circle + off), {}), Fault::doubled_line) == 0);
+}
+
+TEST_CASE("the same line in two inks is told and left as it is") {
+    const std::string blue = "<rect x='10' y='10' width='20' height='20' stroke='#00f'/>";
+    const auto finds = examine(red_lines(square + blue), {});
+    CHECK(count(finds, Fault::two_inks) == 1);
+    CHECK(count(finds, Fault::doubled_line) == 0);
+    CHECK(line_length(clean(square + blue, {Fault::doubled_line, Fault::open_end})) == Approx(160));
 }
 
 TEST_CASE("mended art has nothing left to mend, and clean art stays as it is") {

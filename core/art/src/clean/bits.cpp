@@ -32,7 +32,8 @@ std::vector<Find> cure_tiny_bits(const Artwork& artwork, std::vector<Contour>& c
     for (Contour& contour : contours) {
         const Ink& ink = artwork.shapes[contour.shape].ink;
         const double size = std::max(contour.box.width(), contour.box.height());
-        const bool small = ink.kind == InkKind::line ? contour.length < limits.smallest : size < limits.smallest;
+        const bool open = ink.kind == InkKind::line && !contour.line.closed;
+        const bool small = open ? contour.length < limits.smallest : size < limits.smallest;
         if (contour.gone || !small) continue;
         contour.gone = true;
         finds.push_back({Fault::tiny_bit, ink, contour.box, ink.kind == InkKind::line ? contour.length : 0});

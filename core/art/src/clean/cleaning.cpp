@@ -18,7 +18,8 @@ constexpr std::array<Kind, fault_kinds> kinds{{{"empty-fill", clean::cure_empty_
                                                {"tiny-bit", clean::cure_tiny_bits},
                                                {"doubled-line", clean::cure_doubled_lines},
                                                {"doubled-outline", clean::cure_doubled_outlines},
-                                               {"open-end", clean::cure_open_ends}}};
+                                               {"open-end", clean::cure_open_ends},
+                                               {"two-inks", clean::find_two_inks}}};
 
 const Kind& kind_of(Fault fault) {
     return kinds[static_cast<std::size_t>(fault)];
@@ -71,7 +72,7 @@ std::vector<Find> examine(const Artwork& artwork, const CleaningLimits& limits, 
 
 Artwork mended(Artwork artwork, const std::vector<Fault>& wanted, const CleaningLimits& limits, const Watch& watch) {
     auto contours = clean::contours_of(artwork);
-    for (int i = 0; i < fault_kinds; ++i) {
+    for (int i = 0; i < mendable_kinds; ++i) {
         const auto fault = static_cast<Fault>(i);
         if (std::find(wanted.begin(), wanted.end(), fault) != wanted.end())
             (void)kind_of(fault).cure(artwork, contours, limits, watch);

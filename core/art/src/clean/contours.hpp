@@ -30,4 +30,7 @@ std::vector<Find> cure_doubled_lines(const Artwork&, std::vector<Contour>&, cons
 std::vector<Find> cure_doubled_outlines(const Artwork&, std::vector<Contour>&, const CleaningLimits&, const Watch&);
 std::vector<Find> cure_open_ends(const Artwork&, std::vector<Contour>&, const CleaningLimits&, const Watch&);
 
+/// Only tells: which of the two inks was meant nobody knows but the maker.
+std::vector<Find> find_two_inks(const Artwork&, std::vector<Contour>&, const CleaningLimits&, const Watch&);
+
 }  // namespace chalkline::art::clean

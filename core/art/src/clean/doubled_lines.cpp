@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Lines drawn twice. Every line is laid over the longer ones before it, segment by segment; what already lies under it
-// is taken away.
+// Lines drawn twice. Every line is laid over the longer ones before it, segment by segment. One that lies on them as a
+// whole, within the tolerance, goes as a whole; of one that does so in part only what lies on them exactly is taken
+// away, so that no shreds are left of lines that come and go within the tolerance.
 #include "clean/contours.hpp"
 
 #include <chalkline/geometry/box_tree.hpp>
@@ -134,17 +135,17 @@ class Layers {
         tree_ = BoxTree(boxes);
     }
 
-    /// Lengths along the contour of this rank along which lower ranks run, or it itself did before.
-    std::vector<Span> covered(const std::vector<Point>& points, std::size_t rank, double reach) const {
+    /// Lengths along the chain along which segments run that count.
+    template <class Counts>
+    std::vector<Span> covered(const std::vector<Point>& points, double reach, Counts counts) const {
         std::vector<Span> spans;
         double at = 0;
         for (std::size_t i = 1; i < points.size(); ++i) {
             const Segment segment{points[i - 1], points[i]};
             const double step = geometry::distance(segment.from, segment.to);
             for (auto near = tree_.qbegin(touching(box_of(segment).grown(reach))); near != tree_.qend(); ++near) {
-                const Segment& over = segments_[near->second];
-                if (near->second >= first_of_rank_[rank] + i - 1) continue;
-                const auto span = covered_by(segment, over, reach);
+                if (!counts(near->second, i - 1)) continue;
+                const auto span = covered_by(segment, segments_[near->second], reach);
                 if (span && (span->to - span->from) * step > 1e-4)
                     spans.push_back({at + span->from * step, at + span->to * step});
             }
@@ -153,11 +154,45 @@ class Layers {
         return merged(std::move(spans), reach);
     }
 
+    std::size_t first_of(std::size_t rank) const { return first_of_rank_[rank]; }
+    std::size_t rank_of(std::size_t segment) const {
+        const auto behind = std::upper_bound(first_of_rank_.begin(), first_of_rank_.end(), segment);
+        return static_cast<std::size_t>(behind - first_of_rank_.begin()) - 1;
+    }
+
  private:
     std::vector<Segment> segments_;  ///< by rank, then along the contour
     std::vector<std::size_t> first_of_rank_;
     BoxTree tree_;
 };
+
+double sum_of(const std::vector<Span>& spans) {
+    double sum = 0;
+    for (const Span& span : spans)
+        sum += span.to - span.from;
+    return sum;
+}
+
+/// All but the ends, which rounding may leave bare.
+bool is_whole(const std::vector<Span>& covered, double length) {
+    return sum_of(covered) >= 0.99 * length;
+}
+
+/// The longest first; of much the same length the finest, which is the curve where the other is its polygon.
+void put_in_order(std::vector<std::size_t>& places, const std::vector<Contour>& contours) {
+    const auto rank = [&](std::size_t i) {
+        const double size = std::round(std::log(std::max(1e-6, contours[i].length)) * 100);
+        return std::pair(size, contours[i].line.points.size());
+    };
+    std::stable_sort(places.begin(), places.end(), [&](std::size_t a, std::size_t b) { return rank(a) > rank(b); });
+}
+
+Box box_along(const std::vector<Point>& points, const std::vector<Span>& spans) {
+    Box box;
+    for (const Span& span : spans)
+        box.add(geometry::bounds(stretch(points, span)));
+    return box;
+}
 
 }  // namespace
 
@@ -171,25 +206,28 @@ std::vector<Find> cure_doubled_lines(const Artwork& artwork, std::vector<Contour
     std::vector<Find> finds;
     std::vector<Contour> pieces;
     for (auto& [ink, order] : by_ink) {
-        std::stable_sort(order.begin(), order.end(),
-                         [&](std::size_t a, std::size_t b) { return contours[a].length > contours[b].length; });
+        put_in_order(order, contours);
         const Layers layers(contours, order);
         for (std::size_t rank = 0; rank < order.size() && !watch.cancelled(); ++rank) {
             Contour& contour = contours[order[rank]];
             const auto points = ring_points(contour.line);
-            // Where lines merely touch or cross, a stretch about as long as the reach is near: that is no doubling.
-            const double shortest = std::min(0.5 * contour.length, 10 * limits.same);
-            auto covered = layers.covered(points, rank, limits.same);
-            std::erase_if(covered, [&](const Span& span) { return span.to - span.from <= shortest; });
-            if (covered.empty()) continue;
-            Box place;
-            double saved = 0;
-            for (const Span& span : covered) {
-                place.add(geometry::bounds(stretch(points, span)));
-                saved += span.to - span.from;
+            // Lower ranks count, and what ran there before of the line itself.
+            const auto before = [&](std::size_t segment, std::size_t own) {
+                return segment < layers.first_of(rank) + own;
+            };
+            auto covered = layers.covered(points, limits.same, before);
+            const bool whole = is_whole(covered, contour.length);
+            if (!whole) {
+                constexpr double share = 0.2;  // of the tolerance: they were meant to lie on each other
+                covered = layers.covered(points, share * limits.same, before);
+                // Where lines merely touch or cross, a stretch about as long as the reach is near: that is no doubling.
+                const double shortest = std::min(0.5 * contour.length, 10 * limits.same);
+                std::erase_if(covered, [&](const Span& span) { return span.to - span.from <= shortest; });
             }
-            finds.push_back({Fault::doubled_line, ink, place, saved});
+            if (covered.empty()) continue;
+            finds.push_back({Fault::doubled_line, ink, box_along(points, covered), sum_of(covered)});
             contour.gone = true;
+            if (whole) continue;
             for (const Span& span : bare_spans(covered, contour.length, limits.same)) {
                 Contour piece{contour.shape, stretch(points, span), {}, span.to - span.from, true, false};
                 piece.box = geometry::bounds(piece.line);
@@ -198,6 +236,27 @@ std::vector<Find> cure_doubled_lines(const Artwork& artwork, std::vector<Contour
         }
     }
     contours.insert(contours.end(), pieces.begin(), pieces.end());
+    return finds;
+}
+
+std::vector<Find> find_two_inks(const Artwork& artwork, std::vector<Contour>& contours, const CleaningLimits& limits,
+                                const Watch& watch) {
+    std::vector<std::size_t> order;
+    for (std::size_t i = 0; i < contours.size(); ++i)
+        if (!contours[i].gone && artwork.shapes[contours[i].shape].ink.kind == InkKind::line) order.push_back(i);
+    put_in_order(order, contours);
+    const Layers layers(contours, order);
+    const auto ink_of = [&](std::size_t rank) { return artwork.shapes[contours[order[rank]].shape].ink; };
+    std::vector<Find> finds;
+    for (std::size_t rank = 0; rank < order.size() && !watch.cancelled(); ++rank) {
+        const Contour& contour = contours[order[rank]];
+        const auto points = ring_points(contour.line);
+        const Ink ink = ink_of(rank);
+        const auto covered = layers.covered(points, limits.same, [&](std::size_t segment, std::size_t) {
+            return segment < layers.first_of(rank) && !(ink_of(layers.rank_of(segment)) == ink);
+        });
+        if (is_whole(covered, contour.length)) finds.push_back({Fault::two_inks, ink, contour.box, 0});
+    }
     return finds;
 }
 

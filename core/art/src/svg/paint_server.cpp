@@ -161,6 +161,13 @@ Pattern tile_pattern(const std::vector<pugi::xml_node>& chain, const PaintedArea
     return pattern;
 }
 
+/// Dots for one area out of those that are left: as many as it wants while there are plenty, then a small share, so
+/// that those behind it are painted too, more coarsely.
+double allowed_of(double left) {
+    constexpr double plenty = Composer::most_dots_in_all / 2, share = 1.0 / 500;
+    return left > plenty ? plenty : left * share;
+}
+
 }  // namespace
 
 bool is_paint_server(const pugi::xml_node& element) {
@@ -189,9 +196,8 @@ std::optional<ServedPicture> paint_by_server(const Scene& scene, const pugi::xml
     const Box box = geometry::bounds(area.region.rings);
     if (!(box.width() > 0) || !(box.height() > 0)) return {};
     const double wanted = box.width() * box.height() * dots_per_px * dots_per_px;
-    // No one takes all that is left: those behind it are painted too, more coarsely.
-    constexpr double share = 0.25;
-    const double allowed = std::min(Composer::most_dots, share * (Composer::most_dots_in_all - scene.composer.dots()));
+    const double allowed =
+        std::min(Composer::most_dots, allowed_of(Composer::most_dots_in_all - scene.composer.dots()));
     if (allowed < 1) return {};
     scene.effort.spend(Effort::painted_tile +
                        static_cast<std::int64_t>(std::min(wanted, allowed)) / Effort::dots_painted);

@@ -30,6 +30,9 @@ struct Letter {
 /// How large the capital of a small letter is, where a font is asked for small capitals: about its x-height.
 constexpr double small_capital_size = 0.8;
 
+/// Letters of one style in one shape; longer texts are several.
+constexpr std::size_t most_letters_together = 20'000;
+
 constexpr const char* end_of_embedding = "\u202c";
 
 /// A path that letters run along.
@@ -174,7 +177,8 @@ class TextGatherer {
 
     void add(std::string_view text, std::size_t style) {
         const bool keep = styles[style].text->keep_spaces;
-        while (!text.empty()) {
+        while (!text.empty() && !scene_.effort.exhausted()) {
+            scene_.effort.spend(Effort::letter);
             const std::size_t n = std::min(utf8_length(static_cast<unsigned char>(text[0])), text.size());
             std::string letter(text.substr(0, n));
             text.remove_prefix(n);
@@ -471,6 +475,7 @@ void paint_text(const Scene& scene, Canvas& canvas, const pugi::xml_node& elemen
                 const Place& place) {
     TextGatherer text(scene, place);
     text.gather(element, style);
+    if (scene.effort.exhausted()) return;
     text.trim_end();
     if (text.letters.empty()) return;
     if (!scene.outside.lettering) return scene.notes.add(notice::unsupported, element, {{"feature", "text"}});
@@ -479,12 +484,13 @@ void paint_text(const Scene& scene, Canvas& canvas, const pugi::xml_node& elemen
     for (std::size_t from = 0; from < glyphs.size();) {
         Path path, lines;
         std::size_t to = from;
-        for (; to < glyphs.size() && glyphs[to].style == glyphs[from].style; ++to) {
+        const std::size_t end = std::min(glyphs.size(), from + most_letters_together);
+        for (; to < end && glyphs[to].style == glyphs[from].style; ++to) {
             const auto map = glyph_map(glyphs[to], text);
             if (!map) continue;
             decorate(lines, glyphs[to], *text.styles[glyphs[to].style].text, *map);
             if (!glyphs[to].path) continue;
-            scene.effort.spend(Effort::letter + Effort::point * static_cast<std::int64_t>(glyphs[to].path->size()));
+            scene.effort.spend(Effort::point * static_cast<std::int64_t>(glyphs[to].path->size()));
             if (scene.effort.exhausted()) return;
             Path letter = *glyphs[to].path;
             letter.transform(*map);

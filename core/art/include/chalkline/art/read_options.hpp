@@ -17,13 +17,14 @@ enum class Fault {
     tiny_bit,         ///< shorter than the beam is wide
     doubled_line,     ///< drawn twice: reversed, partly or split differently too
     doubled_outline,  ///< both edges of a thick traced line, where one line was meant
-    open_end,         ///< ends that nearly meet
+    open_end,         ///< ends that nearly meet, where one line goes on in the other's direction or a contour closes
+    two_inks,         ///< the same line in two inks: told, not mended
 };
-inline constexpr int fault_kinds = 5;
+inline constexpr int fault_kinds = 6, mendable_kinds = 5;
 
 /// How far apart things may be, mm.
 struct CleaningLimits {
-    double same = 0.02;     ///< lines closer than this are one
+    double same = 0.05;     ///< lines closer than this are one
     double smallest = 0.1;  ///< the beam's width
     double gap = 0.3;       ///< ends closer than this were meant to meet
     double thick = 0.6;     ///< outlines closer than this are edges of one traced line
