@@ -409,7 +409,7 @@ TEST_CASE("a drawing burns as it looks by one click, and back") {
     CHECK(driver->document().job().motifs[0].art->pictures.empty());
     // What is not reproduced is said at the top of the tray and on the line, and offers the same.
     CHECK(driver.fact(app::Mark::art).contains("1 remark"));
-    CHECK(shows(driver, "filter: not reproduced"));
+    CHECK(wait_for([&] { return shows(driver, "filter: not reproduced"); }));
     click_button(driver, "Burn it as it looks");
     CHECK(driver->document().job().motifs[0].art->pictures.size() == 1);
     CHECK_FALSE(driver.fact(app::Mark::art).contains("remark"));

@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "trace/strokes.hpp"
 #include "trace/tracing.hpp"
 
+#include <algorithm>
 #include <array>
-#include <cmath>
 
 namespace chalkline::art {
 namespace {
@@ -154,87 +155,26 @@ class Skeleton {
     Bitmap map_;
 };
 
-double off_line(Point p, Point a, Point b) {
-    const Point way = b - a;
-    const double length = geometry::norm(way);
-    return length > 0 ? std::abs(geometry::cross(way, p - a)) / length : geometry::distance(p, a);
-}
-
-/// Takes the staircase out of pixel steps; the ends stay.
-void soften(std::vector<Point>& points) {
-    for (int pass = 0; pass < 3; ++pass) {
-        Point before = points[0];
-        for (std::size_t i = 1; i + 1 < points.size(); ++i) {
-            const Point here = points[i];
-            points[i] = before * 0.25 + here * 0.5 + points[i + 1] * 0.25;
-            before = here;
-        }
-    }
-}
-
-/// Fewer points that stay within `tolerance` of all (D. Douglas and T. Peucker, 1973).
-void simplify(const std::vector<Point>& points, std::size_t from, std::size_t to, double tolerance,
-              std::vector<Point>& kept) {
-    std::size_t farthest = from;
-    double most = tolerance;
-    for (std::size_t i = from + 1; i < to; ++i)
-        if (const double off = off_line(points[i], points[from], points[to]); off > most) most = off, farthest = i;
-    if (farthest != from) {
-        simplify(points, from, farthest, tolerance, kept);
-        simplify(points, farthest, to, tolerance, kept);
-    } else {
-        kept.push_back(points[to]);
-    }
-}
-
-/// A curve through the points with the tangents of their neighbours (Catmull–Rom); sharp corners stay corners.
-Path curve_through(const std::vector<Point>& p, bool closed, double smoothness) {
-    Path path;
-    const std::size_t n = p.size();
-    path.move_to(p[0]);
-    const auto tangent = [&](std::size_t i) -> Point {
-        const bool end = i == 0 || i + 1 == n;
-        if (end && !closed) return {};
-        const Point before = i == 0 ? p[n - 2] : p[i - 1], after = i + 1 == n ? p[1] : p[i + 1];
-        const Point in = p[i] - before, out = after - p[i];
-        const double lengths = geometry::norm(in) * geometry::norm(out);
-        const double sharpest = 1 - smoothness;  // cosine of the turn from which on a corner is meant
-        if (!(lengths > 0) || geometry::dot(in, out) / lengths < sharpest) return {};
-        return (after - before) * (1 / geometry::distance(before, after));
-    };
-    for (std::size_t i = 0; i + 1 < n; ++i) {
-        const double reach = geometry::distance(p[i], p[i + 1]) / 3;
-        path.cubic_to(p[i] + tangent(i) * reach, p[i + 1] - tangent(i + 1) * reach, p[i + 1]);
-    }
-    if (closed) path.close();
-    return path;
-}
-
 }  // namespace
 
 std::vector<Path> trace_centre_lines(Bitmap bitmap, double speck, double smoothness, const Watch& watch) {
     const int height = bitmap.height;
+    const auto dark = static_cast<double>(std::count(bitmap.dark.begin(), bitmap.dark.end(), true));
     Skeleton skeleton(std::move(bitmap));
     skeleton.thin(watch);
-    std::vector<Path> paths;
+    std::vector<Trail> trails;
+    double length = 1;
     for (const auto& chain : skeleton.follow()) {
-        if (chain.size() < 2 || static_cast<double>(chain.size()) < speck) continue;
-        std::vector<Point> points;
+        if (chain.size() < 2) continue;
+        length += static_cast<double>(chain.size());
+        trails.emplace_back();
         for (const Pixel p : chain)
-            points.push_back({p.x + 0.5, height - p.y - 0.5});
-        const bool closed = chain.front() == chain.back() && chain.size() > 3;
-        soften(points);
-        constexpr double tolerance = 0.5;  // pixels
-        std::vector<Point> kept{points.front()};
-        if (closed) {
-            const std::size_t half = points.size() / 2;
-            simplify(points, 0, half, tolerance, kept);
-            simplify(points, half, points.size() - 1, tolerance, kept);
-        } else {
-            simplify(points, 0, points.size() - 1, tolerance, kept);
-        }
-        paths.push_back(curve_through(kept, closed, smoothness));
+            trails.back().push_back({p.x + 0.5, height - p.y - 0.5});
     }
+    const double width = dark / length;
+    std::vector<Path> paths;
+    for (Trail& trail : through_junctions(std::move(trails), width))
+        if (static_cast<double>(trail.size()) >= speck) paths.push_back(fitted(std::move(trail), width, smoothness));
     return paths;
 }
 

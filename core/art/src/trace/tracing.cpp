@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trace/tracing.hpp"
 
+#include "trace/page_light.hpp"
+
 #include <chalkline/art/reader.hpp>
 #include <chalkline/geometry/combine.hpp>
 
@@ -10,14 +12,14 @@ namespace {
 using geometry::Path;
 using geometry::Transform;
 
+/// The threshold is of white paper, however brightly that was lit.
 Bitmap bitmap_of(const raster::RgbImage& image, int threshold) {
+    const PageLight light = PageLight::of(image);
     Bitmap bitmap{image.width, image.height, {}};
     bitmap.dark.reserve(image.pixels.size());
-    for (const Rgb pixel : image.pixels) {
-        // Rec. 709 luma of the values as they stand: the threshold is chosen by eye on them.
-        const double luma = 0.2126 * pixel.red + 0.7152 * pixel.green + 0.0722 * pixel.blue;
-        bitmap.dark.push_back(luma < threshold);
-    }
+    for (int y = 0; y < image.height; ++y)
+        for (int x = 0; x < image.width; ++x)
+            bitmap.dark.push_back(luma_of(image.pixels[image.index(x, y)]) < threshold * light.white_at(x, y) / 255);
     return bitmap;
 }
 
