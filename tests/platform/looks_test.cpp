@@ -154,6 +154,29 @@ TEST_CASE("gradients, pictures and veils over them are mixed as another renderer
     }
 }
 
+TEST_CASE("masks that change from place to place are seen as another renderer shows them") {
+    const std::string
+        fade = "<linearGradient id='g'><stop stop-color='#fff'/><stop offset='1' stop-color='#000'/></linearGradient>",
+        hole =
+            "<radialGradient id='h'><stop stop-color='#fff' stop-opacity='0'/><stop offset='1' "
+            "stop-color='#fff'/></radialGradient>";
+    for (const std::string& inside : {
+             fade + "<mask id='m'><rect width='100' height='50' fill='url(#g)'/></mask>"
+                    "<rect x='10' y='5' width='80' height='40' mask='url(#m)'/>",
+             hole + "<mask id='m'><rect width='100' height='50' fill='url(#h)'/></mask><rect width='50' height='50'/>"
+                    "<g mask='url(#m)'><rect width='100' height='25' fill='#f00'/><circle cx='70' cy='25' r='20' "
+                    "fill='#06c'/></g>",
+             hole + "<mask id='m' mask-type='alpha' style='mask-type:alpha'><circle cx='50' cy='25' r='25' "
+                    "fill='url(#h)'/></mask>"
+                    "<rect width='100' height='50' fill='#333' mask='url(#m)'/>",
+         }) {
+        INFO(inside);
+        const art::Artwork art = read_text(page(inside));
+        CHECK(art.remarks.empty());
+        CHECK(share_apart(greys_of(art::drawn(art, pitch)), looks(page(inside)), 24) < 0.01);
+    }
+}
+
 TEST_CASE("more veils than inks can say become tones") {
     std::string inside = "<rect width='90' height='40' fill='#fff'/>";
     for (int i = 0; i < 40; ++i)

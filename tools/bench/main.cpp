@@ -3,6 +3,7 @@
 #include "bed_redraw.hpp"
 #include "pictures.hpp"
 #include "planning.hpp"
+#include "reading.hpp"
 
 #include <QApplication>
 #include <QRegularExpression>
@@ -12,9 +13,9 @@ int main(int argc, char** argv) {
     if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
     QApplication application(argc, argv);
     const std::pair<const char*, std::vector<Figure> (*)()> measures[] = {
-        {"start", starting},        {"bed", bed_redraw},        {"order", path_order}, {"time", time_model},
-        {"repeats", repeats},       {"areas", areas},           {"cover", covering},   {"dither", dithering},
-        {"picture", large_picture}, {"preview", proof_preview}, {"scrub", scrubbing}};
+        {"start", starting},   {"read", reading},          {"bed", bed_redraw},        {"order", path_order},
+        {"time", time_model},  {"repeats", repeats},       {"areas", areas},           {"cover", covering},
+        {"dither", dithering}, {"picture", large_picture}, {"preview", proof_preview}, {"scrub", scrubbing}};
     const QStringList asked = QApplication::arguments().mid(1).filter(QRegularExpression("^[^-]"));
     std::vector<Figure> figures;
     for (const auto& [name, measure] : measures)

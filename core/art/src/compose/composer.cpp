@@ -347,6 +347,12 @@ bool Composer::push_as_picture(const Shape& shape, double alpha, Place from, Pla
     return true;
 }
 
+double Composer::room() const {
+    constexpr double plenty = most_dots_in_all / 2, share = 1.0 / 500;
+    const double left = most_dots_in_all - dots();
+    return std::min(most_dots, left > plenty ? plenty : left * share);
+}
+
 const Region& Composer::area(std::size_t shape) {
     areas_.resize(art_.shapes.size());
     boxes_.resize(art_.shapes.size());

@@ -67,6 +67,9 @@ class Composer {
     static constexpr double most_dots_in_all = 1e8;  ///< of a drawing
     /// Dots of all pictures so far.
     double dots() const;
+    /// Dots for one more area: as many as it wants while there are plenty, then a small share of those that are left,
+    /// so that those behind it are painted too, more coarsely.
+    double room() const;
 
  private:
     using Place = Paint::Place;

@@ -99,8 +99,8 @@ Result<void> draw_as_it_looks(const Scene& scene, const std::vector<pugi::xml_no
         set(root, "xmlns", "http://www.w3.org/2000/svg");
     Text text;
     root.print(text, "", pugi::format_raw);
-    const double dots_per_px = mm_per_px * scene.options.scale / *scene.options.as_picture;
-    return become_picture(scene.art, page, true, dots_per_px, [&](cairo_t* onto, double width, double height) {
+    const double dots_a_px = mm_per_px * scene.options.scale / *scene.options.as_picture;
+    return become_picture(scene.art, page, true, dots_a_px, [&](cairo_t* onto, double width, double height) {
         return scene.outside.renderer->draw_svg(text.text, width, height, onto);
     });
 }

@@ -22,4 +22,9 @@ std::optional<std::vector<MaskLevel>> mask_levels(const Composer::Sheet& content
 /// Paints what an element drew as far as the mask lets it be seen.
 void paint_masked(Composer& composer, Composer::Sheet drawn, const std::vector<MaskLevel>& levels);
 
+/// The same where the mask changes from place to place: what was drawn becomes one picture, 10 dots a millimetre where
+/// there is room; thin lines stay lines. False when there is nothing to paint on.
+bool paint_softly_masked(Composer& composer, Composer::Sheet drawn, const Composer::Sheet& content,
+                         const geometry::Region& frame, bool by_alpha);
+
 }  // namespace chalkline::art::svg

@@ -12,7 +12,6 @@ using geometry::Box;
 using geometry::Polyline;
 using geometry::Transform;
 
-constexpr double dots_per_px = 10 * mm_per_px;
 struct Stop {
     double offset;
     Colour colour;
@@ -161,13 +160,6 @@ Pattern tile_pattern(const std::vector<pugi::xml_node>& chain, const PaintedArea
     return pattern;
 }
 
-/// Dots for one area out of those that are left: as many as it wants while there are plenty, then a small share, so
-/// that those behind it are painted too, more coarsely.
-double allowed_of(double left) {
-    constexpr double plenty = Composer::most_dots_in_all / 2, share = 1.0 / 500;
-    return left > plenty ? plenty : left * share;
-}
-
 }  // namespace
 
 bool is_paint_server(const pugi::xml_node& element) {
@@ -196,8 +188,7 @@ std::optional<ServedPicture> paint_by_server(const Scene& scene, const pugi::xml
     const Box box = geometry::bounds(area.region.rings);
     if (!(box.width() > 0) || !(box.height() > 0)) return {};
     const double wanted = box.width() * box.height() * dots_per_px * dots_per_px;
-    const double allowed =
-        std::min(Composer::most_dots, allowed_of(Composer::most_dots_in_all - scene.composer.dots()));
+    const double allowed = scene.composer.room();
     if (allowed < 1) return {};
     scene.effort.spend(Effort::painted_tile +
                        static_cast<std::int64_t>(std::min(wanted, allowed)) / Effort::dots_painted);

@@ -19,6 +19,8 @@ namespace chalkline::art::svg {
 
 inline constexpr double css_density = 96;  // pixels an inch
 inline constexpr double mm_per_px = 25.4 / css_density;
+/// Of areas that become pictures: 10 a millimetre.
+inline constexpr double dots_per_px = 10 * mm_per_px;
 /// Curves that must become lines while reading (dashes, clips, stroke areas) stay this close, px.
 inline constexpr double px_tolerance = geometry::flattening_tolerance / mm_per_px;
 

@@ -344,6 +344,12 @@ void Walker::draw_masked(const pugi::xml_node& element, std::string_view name, c
     const bool by_alpha = std::string_view(mask.attribute("mask-type").value()) == "alpha";
     const auto levels = scene_.options.cover ? mask_levels(content, frame, by_alpha) : std::nullopt;
     if (!levels) {
+        const bool softly =
+            scene_.options.cover && measuring_ == 0 && clipping_ == 0 &&
+            paint_softly_masked(scene_.composer,
+                                scene_.composer.apart([&] { draw_element(element, name, style, place); }), content,
+                                frame, by_alpha);
+        if (softly) return;
         scene_.notes.add(notice::unsupported, element, {{"feature", "mask"}});
         return draw_element(element, name, style, place);
     }
