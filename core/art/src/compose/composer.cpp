@@ -347,6 +347,13 @@ bool Composer::push_as_picture(const Shape& shape, double alpha, Place from, Pla
     return true;
 }
 
+Paint Composer::between(Place from, Place to) {
+    for (std::size_t i = from.shapes; i < to.shapes; ++i)
+        if (art_.shapes[i].ink.kind == InkKind::fill) (void)area(i);
+    boxes_.resize(art_.shapes.size());
+    return {art_.shapes, alphas_, art_.pictures, from, to, &boxes_};
+}
+
 double Composer::room() const {
     constexpr double plenty = most_dots_in_all / 2, share = 1.0 / 500;
     const double left = most_dots_in_all - dots();

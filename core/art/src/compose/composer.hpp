@@ -77,7 +77,7 @@ class Composer {
 
     Place here() const { return {art_.shapes.size(), art_.pictures.size()}; }
     Place group_start() const { return groups_.empty() ? Place{} : groups_.back(); }
-    Paint between(Place from, Place to) const { return {art_.shapes, alphas_, art_.pictures, from, to}; }
+    Paint between(Place from, Place to);
     void push(Shape shape, double alpha);
     void push(PlacedPicture picture);
     void mix(Shape shape, double alpha, Place from, Place to);

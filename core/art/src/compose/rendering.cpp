@@ -68,15 +68,30 @@ void draw(cairo_t* cairo, const PlacedPicture& picture, const Transform& map) {
 
 }  // namespace
 
+/// What can be seen, in the paint's coordinates.
+geometry::Box visible_box(cairo_t* cairo, const Transform& map) {
+    double left = 0, top = 0, right = 0, bottom = 0;
+    cairo_clip_extents(cairo, &left, &top, &right, &bottom);
+    geometry::Box box;
+    const Transform back = map.inverse();
+    for (const geometry::Point corner : geometry::outline(geometry::Box{left, top, right, bottom}).points)
+        box.add(back(corner));
+    return box;
+}
+
 void render(cairo_t* cairo, const Paint& paint, const Transform& map, ThinLines lines) {
+    const geometry::Box visible = visible_box(cairo, map);
     std::size_t picture = paint.from.pictures;
     for (std::size_t i = paint.from.shapes; i <= paint.to.shapes; ++i) {
         for (; picture < paint.to.pictures &&
                (i == paint.to.shapes || static_cast<std::size_t>(paint.pictures[picture].above) <= i);
              ++picture)
-            draw(cairo, paint.pictures[picture], map);
+            if (geometry::overlap(bounds(paint.pictures[picture]), visible)) draw(cairo, paint.pictures[picture], map);
         if (i == paint.to.shapes) break;
         const Shape& shape = paint.shapes[i];
+        const bool hidden =
+            paint.boxes && shape.ink.kind == InkKind::fill && !geometry::overlap((*paint.boxes)[i], visible);
+        if (hidden) continue;
         if (shape.ink.kind == InkKind::fill || lines == ThinLines::drawn) draw(cairo, shape, paint.alphas[i], map);
     }
 }
