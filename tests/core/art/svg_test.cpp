@@ -463,6 +463,23 @@ TEST_CASE("a size in pixels is read at the density that is chosen, one in real u
     CHECK(read_text(drawing_in_pixels)->shapes[0].ink.kind == InkKind::line);
 }
 
+TEST_CASE("what changes a drawing's looks and is not reproduced is said, what stays at rest is not") {
+    const std::vector<std::pair<std::string, std::string>> features{
+        {"mix-blend-mode", "multiply"},  {"backdrop-filter", "blur(2px)"},     {"text-transform", "uppercase"},
+        {"writing-mode", "vertical-rl"}, {"color-interpolation", "linearRGB"}, {"offset-path", "path('M0 0H9')"}};
+    for (const auto& [property, value] : features) {
+        INFO(property);
+        const auto said = [&, name = property](const std::string& text) {
+            return count(drawing("<path d='M0 0H9' stroke='#000' style='" + name + ":" + text + "'/>"),
+                         notice::unsupported, name);
+        };
+        CHECK(said(value.find('\'') == std::string::npos ? value : "url(#p)") == 1);
+        CHECK(said(property == "writing-mode"          ? "horizontal-tb"
+                   : property == "color-interpolation" ? "sRGB"
+                                                       : "none") == 0);
+    }
+}
+
 TEST_CASE("the density of the program that wrote a drawing in pixels is proposed, and only there") {
     const auto drawing = [](const std::string& comment, const std::string& how) {
         return comment + "<svg xmlns='http://www.w3.org/2000/svg' xmlns:inkscape='x' " + how +

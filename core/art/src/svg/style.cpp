@@ -373,6 +373,12 @@ const std::unordered_map<std::string_view, Setter>& setters() {
         {"mask", [](Style& s, T t, V) { return set_mask(s, t); }},
         {"mask-image", [](Style&, T t, V) { return unless_at_rest(t); }},
         {"filter", [](Style&, T t, V) { return unless_at_rest(t); }},
+        {"backdrop-filter", [](Style&, T t, V) { return unless_at_rest(t); }},
+        {"offset-path", [](Style&, T t, V) { return unless_at_rest(t); }},
+        {"clip", [](Style&, T t, V) { return unless_at_rest(t); }},
+        {"text-transform", [](Style&, T t, V) { return unless_at_rest(t); }},
+        {"text-orientation", [](Style&, T t, V) { return t == "mixed" ? Applied::yes : unless_at_rest(t); }},
+        {"color-interpolation", [](Style&, T t, V) { return t == "sRGB" ? Applied::yes : unless_at_rest(t); }},
         {"mix-blend-mode", [](Style&, T t, V) { return unless_at_rest(t); }},
         {"marker", [](Style& s, T t, V) {
             return set_markers(s, {&Markers::start, &Markers::mid, &Markers::end}, t); }},
