@@ -565,11 +565,6 @@
       <translation>%1, %2 Durchgänge</translation>
     </message>
     <message>
-      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
-      <source>%1, as its writer counts</source>
-      <translation>%1, wie das schreibende Programm zählt</translation>
-    </message>
-    <message>
       <extracomment>app/mainwindow/ready_sheet.cpp</extracomment>
       <source>%1, by the controller itself from its own store</source>
       <translation>%1, von der Steuerung selbst aus ihrem Speicher</translation>
@@ -603,6 +598,11 @@
       <extracomment>wording/src/wording.cpp</extracomment>
       <source>%1: asking only for the %2 mm/min it reaches saves %3</source>
       <translation>%1: nur die erreichten %2 mm/min zu verlangen spart %3</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>%1: its page is a common sheet</source>
+      <translation>%1: so ist die Seite ein übliches Blatt</translation>
     </message>
     <message>
       <extracomment>wording/src/wording.cpp</extracomment>
@@ -8792,8 +8792,8 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
-      <source>The drawing's size is in pixels: {density} to the inch taken, but the program that wrote it counts {writers}</source>
-      <translation>Die Zeichnung misst in Pixeln: {density} je Zoll angenommen, doch das Programm, das sie schrieb, zählt {writers}</translation>
+      <source>The drawing's size is in pixels: {density} to the inch taken, but at {sheets} its page is a common sheet</source>
+      <translation>Die Zeichnung misst in Pixeln: {density} je Zoll angenommen, doch bei {sheets} ist ihre Seite ein übliches Blatt</translation>
     </message>
     <message>
       <extracomment>wording/src/sentences.cpp</extracomment>

@@ -79,10 +79,10 @@ constexpr std::array sentences{
              S("Another count can be chosen beside the drawing's scale.")},
     Sentence{"art.pixel-size", S("The drawing's size is in pixels: {density} to the inch taken"),
              S("Some programs count 72 or 90: choose it beside the drawing's scale.")},
-    Sentence{"art.pixel-size-of-writer",
-             S("The drawing's size is in pixels: {density} to the inch taken, but the program that wrote it counts "
-               "{writers}"),
-             S("Choose it beside the drawing's scale.")},
+    Sentence{
+        "art.pixel-size-of-sheet",
+        S("The drawing's size is in pixels: {density} to the inch taken, but at {sheets} its page is a common sheet"),
+        S("Choose it beside the drawing's scale.")},
     Sentence{"art.bad-path", S("A path is broken: drawn up to the fault"), ""},
     Sentence{"art.bad-value", S("{property}: value not understood, left as it was"), ""},
     Sentence{"art.absurd-place", S("A shape lies at an impossible place: left out"), ""},

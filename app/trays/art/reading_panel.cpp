@@ -190,7 +190,8 @@ void ReadingPanel::add_density() {
     density->setAccessibleName(tr("Pixels of the drawing to an inch"));
     for (const int count : {72, 90, 96, 300})
         density->addItem(
-            art_->writers_density == count ? tr("%1, as its writer counts").arg(count) : QString::number(count), count);
+            art_->sheet_density == count ? tr("%1: its page is a common sheet").arg(count) : QString::number(count),
+            count);
     if (density->findData(art_->read_with.density) < 0)
         density->addItem(QString::number(art_->read_with.density), art_->read_with.density);
     density->setCurrentIndex(density->findData(art_->read_with.density));

@@ -19,8 +19,7 @@ Decoded decoded(std::string_view utf8) {
     Decoded text;
     for (std::size_t at = 0; at < utf8.size();) {
         const auto first = static_cast<unsigned char>(utf8[at]);
-        const std::size_t wanted = first < 0x80 ? 1 : first < 0xe0 ? 2 : first < 0xf0 ? 3 : 4;
-        const std::size_t n = std::min(wanted, utf8.size() - at);
+        const std::size_t n = std::min(utf8_length(first), utf8.size() - at);
         char32_t letter = n == 1 ? first : first & (0x7fU >> n);
         for (std::size_t i = 1; i < n; ++i)
             letter = letter << 6 | (static_cast<unsigned char>(utf8[at + i]) & 0x3fU);
@@ -38,6 +37,10 @@ bool runs_rightward(const std::u32string& letters) {
 }
 
 }  // namespace
+
+std::size_t utf8_length(unsigned char first) {
+    return first < 0x80 ? 1 : first < 0xe0 ? 2 : first < 0xf0 ? 3 : 4;
+}
 
 std::u32string utf32(std::string_view utf8) {
     return decoded(utf8).letters;

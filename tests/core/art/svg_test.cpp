@@ -480,26 +480,25 @@ TEST_CASE("what changes a drawing's looks and is not reproduced is said, what st
     }
 }
 
-TEST_CASE("the density of the program that wrote a drawing in pixels is proposed, and only there") {
-    const auto drawing = [](const std::string& comment, const std::string& how) {
-        return comment + "<svg xmlns='http://www.w3.org/2000/svg' xmlns:inkscape='x' " + how +
-               "><path d='M0 0H72' fill='none' stroke='#000'/></svg>";
+TEST_CASE("the density at which a page in pixels is a common sheet is proposed, and only there") {
+    const auto drawing = [](const std::string& width, const std::string& height) {
+        return "<svg xmlns='http://www.w3.org/2000/svg' width='" + width + "' height='" + height +
+               "'><path d='M0 0H72' fill='none' stroke='#000'/></svg>";
     };
-    const auto proposed = [](const std::string& text) { return read_text(text)->writers_density.value_or(0); };
-    const std::string pixels = "width='72' height='72' ";
-    CHECK(proposed(drawing("<!-- Generator: Adobe Illustrator 24.0 -->", pixels)) == 72);
-    CHECK(proposed(drawing("", pixels + "inkscape:version='0.48.4 r9939'")) == 90);
-    CHECK(proposed(drawing("", pixels + "inkscape:version='0.91 r13725'")) == 90);
-    CHECK(proposed(drawing("", pixels + "inkscape:version='0.92.4'")) == 0);
-    CHECK(proposed(drawing("", pixels + "inkscape:version='1.2'")) == 0);
-    const std::string points = drawing("<!-- Generator: Adobe Illustrator 24.0 -->", pixels);
-    CHECK(read_text(points)->page.x == Approx(19.05));  // proposed, not taken
-    CHECK(count(*read_text(points), notice::pixel_size_of_writer) == 1);
+    const auto proposed = [](const std::string& text) { return read_text(text)->sheet_density.value_or(0); };
+    CHECK(proposed(drawing("595.28", "841.89")) == 72);
+    CHECK(proposed(drawing("792", "612")) == 72);
+    CHECK(proposed(drawing("744.09448", "1052.3622")) == 90);
+    CHECK(proposed(drawing("793.7", "1122.5")) == 0);  // a sheet at 96
+    CHECK(proposed(drawing("72", "72")) == 0);
+    const std::string points = drawing("595.28", "841.89");
+    CHECK(read_text(points)->page.x == Approx(595.28 / 96 * 25.4));  // proposed, not taken
+    CHECK(count(*read_text(points), notice::pixel_size_of_sheet) == 1);
     ReadOptions taken;
     taken.density = 72;
-    CHECK(count(*read_text(points, taken), notice::pixel_size_of_writer) == 0);
-    const std::string stated = drawing("<!-- Generator: Adobe Illustrator 24.0 -->", "width='72mm' height='72mm'");
-    CHECK(read_text(stated)->remarks.empty());
+    CHECK(read_text(points, taken)->page.x == Approx(210).margin(0.01));
+    CHECK(count(*read_text(points, taken), notice::pixel_size_of_sheet) == 0);
+    CHECK(read_text(drawing("595.28mm", "841.89mm"))->remarks.empty());
 }
 
 TEST_CASE("drawings that ask for hours are refused, those that are merely large are read") {

@@ -33,8 +33,8 @@ struct Paint {
         std::size_t shapes = 0, pictures = 0;
     };
     Place from, to;  ///< what lies between them
-    const std::vector<geometry::Box>* boxes =
-        nullptr;  ///< of the shapes, where they are known; of lines they may be empty
+    /// Of the shapes, where they are known; of lines they may be empty.
+    const std::vector<geometry::Box>* boxes = nullptr;
 };
 enum class ThinLines { drawn, left_out };
 

@@ -38,16 +38,27 @@ bool counts_in_pixels(const pugi::xml_node& root) {
     });
 }
 
-/// Pixels an inch of the program that wrote the drawing, where that is known and not the 96 of style sheets: some count
-/// points, others counted 90 until their version 0.92.
-std::optional<double> density_of_writer(std::string_view bytes, const pugi::xml_node& root) {
-    constexpr std::size_t head = 1000;  // bytes in which a writer names itself
-    if (bytes.substr(0, head).find("Adobe Illustrator") != std::string_view::npos) return 72;
-    const std::string_view version = root.attribute("inkscape:version").value();
-    if (!version.starts_with("0.")) return {};
-    Scanner scan(version.substr(2));
-    const auto minor = scan.number();
-    return minor && *minor < 92 ? std::optional<double>(90) : std::nullopt;
+/// Pixels an inch at which a page in pixels is a common sheet, where it is none at the 96 of style sheets: some
+/// programs count points, others counted 90.
+std::optional<double> density_of_sheet(const Viewport& page) {
+    struct Sheet {
+        double width, height;  // mm, upright
+    };
+    static constexpr std::array sheets{Sheet{841, 1189},    Sheet{594, 841},    Sheet{420, 594}, Sheet{297, 420},
+                                       Sheet{210, 297},     Sheet{148, 210},    Sheet{105, 148}, Sheet{215.9, 279.4},
+                                       Sheet{215.9, 355.6}, Sheet{279.4, 431.8}};
+    const auto is_sheet = [&](double density) {
+        constexpr double near = 0.3;  // mm: pages are often whole pixels
+        const double mm = 25.4 / density;
+        const double narrow = std::min(page.width, page.height) * mm, wide = std::max(page.width, page.height) * mm;
+        return std::any_of(sheets.begin(), sheets.end(), [&](const Sheet& sheet) {
+            return std::abs(narrow - sheet.width) < near && std::abs(wide - sheet.height) < near;
+        });
+    };
+    if (is_sheet(css_density)) return {};
+    for (const double density : {72.0, 90.0})
+        if (is_sheet(density)) return density;
+    return {};
 }
 
 Result<Page> page_of(const Scene& scene) {
@@ -69,13 +80,14 @@ Result<Page> page_of(const Scene& scene) {
     bool stated = page.width > 0 && page.height > 0;
     if (box && page.width == 0) page = natural;
     scene.art.sized_in_pixels = counts_in_pixels(root);
+    if (scene.art.sized_in_pixels) scene.art.sheet_density = density_of_sheet(page);
     const std::string density = fmt::format("{}", scene.options.density);
     if (!stated)
         scene.notes.add(notice::no_size, root, {{"density", density}});
     else if (scene.art.sized_in_pixels &&
-             scene.art.writers_density.value_or(scene.options.density) != scene.options.density)
-        scene.notes.add(notice::pixel_size_of_writer, root,
-                        {{"density", density}, {"writers", fmt::format("{}", *scene.art.writers_density)}});
+             scene.art.sheet_density.value_or(scene.options.density) != scene.options.density)
+        scene.notes.add(notice::pixel_size_of_sheet, root,
+                        {{"density", density}, {"sheets", fmt::format("{}", *scene.art.sheet_density)}});
     else if (scene.art.sized_in_pixels)
         scene.notes.add(notice::pixel_size, root, {{"density", density}});
     if (page.width * mm_per_px > farthest_place || page.height * mm_per_px > farthest_place)
@@ -147,7 +159,6 @@ Result<Artwork> read(std::string_view bytes, const std::string& name, std::vecto
     for (const std::string& reference : (*document)->sheets_missing())
         notes.add(notice::outside_reference, root, {{"reference", reference}});
 
-    art.writers_density = density_of_writer(bytes, root);
     const auto page = page_of(scene);
     if (!page) return tl::unexpected(page.error());
     // Widths and dots are measured at the size that is burned.

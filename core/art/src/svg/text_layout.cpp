@@ -46,10 +46,6 @@ struct Stretch {
     bool glyphs = false;  ///< the letters are widened too, not only the gaps
 };
 
-std::size_t utf8_length(unsigned char first) {
-    return first < 0x80 ? 1 : first < 0xe0 ? 2 : first < 0xf0 ? 3 : 4;
-}
-
 /// Walks the element and lists its letters after white space is collapsed.
 class TextGatherer {
  public:

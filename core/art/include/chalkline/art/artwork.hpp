@@ -57,14 +57,14 @@ struct Artwork {
     std::vector<PlacedPicture> pictures;
     std::vector<PlacedPicture> traced_from;  ///< pictures that became shapes
     std::vector<Remark> remarks;
-    bool unit_missing = false;              ///< the file does not say its unit; `read_with.unit` was taken
-    bool sized_in_pixels = false;           ///< its size is in pixels or not stated; `read_with.density` was taken
-    std::optional<double> writers_density;  ///< pixels an inch, as the program counts that wrote the drawing
-    bool size_guessed = false;              ///< a picture whose file does not say how large it is, or not in earnest
-    std::optional<double> stated_width;     ///< mm; what a file says that was not taken in earnest
-    int pages = 1;                          ///< pages of the file; `read_with.page` is the one read
-    ReadOptions read_with;                  ///< how it was read: reading the source again so gives the same art
-    std::optional<Design> design;           ///< what it was drawn from, when it comes from no file
+    bool unit_missing = false;            ///< the file does not say its unit; `read_with.unit` was taken
+    bool sized_in_pixels = false;         ///< its size is in pixels or not stated; `read_with.density` was taken
+    std::optional<double> sheet_density;  ///< pixels an inch at which a page in pixels is a common sheet
+    bool size_guessed = false;            ///< a picture whose file does not say how large it is, or not in earnest
+    std::optional<double> stated_width;   ///< mm; what a file says that was not taken in earnest
+    int pages = 1;                        ///< pages of the file; `read_with.page` is the one read
+    ReadOptions read_with;                ///< how it was read: reading the source again so gives the same art
+    std::optional<Design> design;         ///< what it was drawn from, when it comes from no file
     std::shared_ptr<const std::string> source;  ///< the file's bytes, kept with the job; null with a design
     std::vector<LinkedFile> linked;
     /// Convex hull of everything drawn, page mm: its box under a map is the box of the mapped art. Set by the readers.

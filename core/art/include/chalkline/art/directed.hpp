@@ -16,6 +16,8 @@ struct DirectedPart {
     Direction direction;
 };
 
+/// Bytes of the UTF-8 letter that begins with this one.
+std::size_t utf8_length(unsigned char first);
 /// The letters of UTF-8 text; bytes that are none count as letters of their own.
 std::u32string utf32(std::string_view utf8);
 

@@ -36,8 +36,8 @@ namespace notice {
 inline constexpr std::string_view unsupported = "art.unsupported";
 inline constexpr std::string_view no_size = "art.no-size";
 inline constexpr std::string_view pixel_size = "art.pixel-size";
-/// {density}, {writers}: the program that wrote it counts otherwise.
-inline constexpr std::string_view pixel_size_of_writer = "art.pixel-size-of-writer";
+/// {density}, {sheets}: at another density its page would be a common sheet.
+inline constexpr std::string_view pixel_size_of_sheet = "art.pixel-size-of-sheet";
 inline constexpr std::string_view bad_path = "art.bad-path";
 inline constexpr std::string_view bad_value = "art.bad-value";
 inline constexpr std::string_view absurd_place = "art.absurd-place";
