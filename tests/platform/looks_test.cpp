@@ -137,7 +137,9 @@ TEST_CASE("gradients, pictures and veils over them are mixed as another renderer
         "</linearGradient><radialGradient id='r'><stop stop-color='#fc0'/><stop offset='1' stop-color='#fc0' "
         "stop-opacity='0'/></radialGradient>"
         "<pattern id='p' width='4' height='4' patternUnits='userSpaceOnUse'><rect width='2' height='2' "
-        "opacity='.5'/></pattern>";
+        "opacity='.5'/></pattern>"
+        "<pattern id='q' width='4' height='20' patternUnits='userSpaceOnUse' patternTransform='scale(4 .2)'>"
+        "<rect width='2' height='10' fill='#840'/></pattern>";
     for (const std::string inside :
          {"<rect width='60' height='30' fill='#a33'/><rect x='10' y='5' width='60' height='30' fill='url(#g)'/>",
           "<rect width='60' height='30'/><circle cx='40' cy='20' r='15' fill='url(#r)'/>",
@@ -146,6 +148,7 @@ TEST_CASE("gradients, pictures and veils over them are mixed as another renderer
           "<g opacity='.5'><rect x='5' y='5' width='60' height='30' fill='url(#g)'/><rect x='20' width='20' "
           "height='50'/></g>",
           "<rect width='60' height='30' fill='#7a7'/><rect x='10' y='5' width='60' height='30' fill='url(#p)'/>",
+          "<rect x='10' y='5' width='60' height='30' fill='url(#q)'/>",
           "<rect width='60' height='30' fill='url(#g)' opacity='.5'/><rect x='30' width='60' height='30' "
           "fill='url(#g)' opacity='.5'/>"}) {
         INFO(inside);

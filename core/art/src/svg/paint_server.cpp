@@ -131,10 +131,15 @@ Pattern tile_pattern(const std::vector<pugi::xml_node>& chain, const PaintedArea
     if (!content) return nullptr;
     const auto own = parse_transform(inherited(chain, "patternTransform")).value_or(Transform{});
     const Transform tile_to_dots = to_dots * area.place.map * own;
-    // The tile is drawn at the size it is seen, in whole dots.
-    const double grown = std::sqrt(std::abs(tile_to_dots.a * tile_to_dots.d - tile_to_dots.b * tile_to_dots.c));
-    const int across = static_cast<int>(std::clamp(std::ceil(width * grown), 1.0, 4000.0));
-    const int down = static_cast<int>(std::clamp(std::ceil(height * grown), 1.0, 4000.0));
+    if (!tile_to_dots.finite() || tile_to_dots.area() == 0) return nullptr;
+    const Transform tile_per_dot = tile_to_dots.inverse();
+    // Along each of its axes the tile has a picture dot where the area has one. With more of them, a tile that is
+    // squeezed flat would be averaged over hundreds of its dots for each dot of the area.
+    const auto dots_along = [](double extent, double extent_per_dot) {
+        return static_cast<int>(std::clamp(std::ceil(extent / extent_per_dot), 1.0, 4000.0));
+    };
+    const int across = dots_along(width, std::hypot(tile_per_dot.a, tile_per_dot.c));
+    const int down = dots_along(height, std::hypot(tile_per_dot.b, tile_per_dot.d));
     Place place;
     place.viewport = area.place.viewport;
     place.depth = area.place.depth + 1;
@@ -152,10 +157,7 @@ Pattern tile_pattern(const std::vector<pugi::xml_node>& chain, const PaintedArea
     render(Cairo(cairo_create(surface.get())).get(), tile.paint(), tile_map, ThinLines::drawn);
     Pattern pattern(cairo_pattern_create_for_surface(surface.get()));
     cairo_pattern_set_extend(pattern.get(), CAIRO_EXTEND_REPEAT);
-    cairo_matrix_t inverse = to_cairo(tile_to_dots), picture = to_cairo(tile_map);
-    if (cairo_matrix_invert(&inverse) != CAIRO_STATUS_SUCCESS) return nullptr;
-    cairo_matrix_t matrix;
-    cairo_matrix_multiply(&matrix, &inverse, &picture);
+    const cairo_matrix_t matrix = to_cairo(tile_map * tile_per_dot);
     cairo_pattern_set_matrix(pattern.get(), &matrix);
     return pattern;
 }
