@@ -280,6 +280,22 @@ TEST_CASE("a part of the page can be taken, and the whole be scaled") {
     CHECK(bounds(*small).width() == Approx(50));
 }
 
+TEST_CASE("a pattern squeezed to almost nothing paints a plain tone or nothing") {
+    for (const std::string turn :
+         {"matrix(.74 0 .7 -.04 50 16)", "scale(1 1e-9)", "scale(1e-160)", "scale(0)", "scale(1e160)"}) {
+        INFO(turn);
+        const Artwork art = drawing(
+            "<pattern id='p' width='4' height='4' patternUnits='userSpaceOnUse' "
+            "patternTransform='" +
+            turn +
+            "'><rect width='2' height='4'/></pattern>"
+            "<rect width='40' height='20' fill='url(#p)'/>"
+            "<rect y='30' width='10' height='10'/>");
+        CHECK(art.shapes.size() == 1);
+        CHECK(art.pictures.size() <= 1);
+    }
+}
+
 TEST_CASE("a pattern's content counts from its tile's corner, wherever the tile lies") {
     // Stripes as librsvg 2.54 draws them: black from 5 to 10, from 15 to 20; and from 54 to 59, from 64 to 69.
     const Artwork art = drawing(

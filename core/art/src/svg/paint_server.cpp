@@ -131,8 +131,10 @@ Pattern tile_pattern(const std::vector<pugi::xml_node>& chain, const PaintedArea
     if (!content) return nullptr;
     const auto own = parse_transform(inherited(chain, "patternTransform")).value_or(Transform{});
     const Transform tile_to_dots = to_dots * area.place.map * own;
-    if (!tile_to_dots.finite() || tile_to_dots.area() == 0) return nullptr;
+    if (tile_to_dots.area() == 0) return nullptr;
     const Transform tile_per_dot = tile_to_dots.inverse();
+    // An area that is not 0 can still be too small or too large to divide by.
+    if (!tile_per_dot.finite()) return nullptr;
     // Along each of its axes the tile has a picture dot where the area has one. With more of them, a tile that is
     // squeezed flat would be averaged over hundreds of its dots for each dot of the area.
     const auto dots_along = [](double extent, double extent_per_dot) {
