@@ -258,6 +258,19 @@ inline const std::vector<Seen> drawings_seen{
      "<linearGradient id='g' stop-color='#f00' stop-opacity='.5'><stop stop-color='inherit'/></linearGradient>" +
          rect(0, 0, 20, 10, "fill='url(#g)'"),
      {{"#ff0000", 200}}},
+    {"a use moves its clip along",
+     "<clipPath id='c'><rect width='10' height='10'/></clipPath><defs><rect id='r' width='20' height='10'/></defs>"
+     "<use href='#r' x='15' clip-path='url(#c)'/>",
+     {{"#000000", 100}}},
+    {"a use moves its mask along",
+     "<mask id='m'><rect width='10' height='10' fill='#fff'/></mask><defs><rect id='r' width='20' height='10'/></defs>"
+     "<use href='#r' x='5' y='20' mask='url(#m)'/>",
+     {{"#000000", 100}}},
+    {"a veil over a picture shows what is under its holes",
+     "<pattern id='p' patternUnits='userSpaceOnUse' width='100' height='100'><rect width='4' height='4' "
+     "fill='#fff'/></pattern>" +
+         solid + rect(0, 0, 20, 10, "fill='url(#p)'") + rect(0, 5, 20, 5, "fill='#fff' opacity='.5'"),
+     {{"#000000", 84}, {"#808080", 100}}},
     {"an empty mask hides all",
      solid + "<mask id='m'/>" + rect(0, 0, 20, 10, "fill='#f00' mask='url(#m)'"),
      {{"#000000", 200}, {"#ff0000", 0}}},

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <chalkline/art/artwork.hpp>
+#include <chalkline/art/picture_area.hpp>
 #include <chalkline/geometry/combine.hpp>
 #include <chalkline/geometry/hull.hpp>
 
@@ -97,9 +98,7 @@ static void add_seen_areas(const Artwork& artwork, double tolerance, std::vector
     auto picture = artwork.pictures.begin();
     const auto add_pictures_below = [&](int number) {
         for (; picture != artwork.pictures.end() && picture->above <= number; ++picture) {
-            geometry::Region frame{{geometry::outline(geometry::Box{0, 0, 1, 1})}};
-            frame = geometry::mapped(std::move(frame), picture->place);
-            pile.push_back(picture->clip ? geometry::intersection(frame, *picture->clip) : std::move(frame));
+            pile.push_back(opaque_area(*picture));
             owners.push_back(nullptr);
         }
     };

@@ -118,12 +118,12 @@ raster::RgbImage cropped(const raster::RgbImage& image, const Crop& crop) {
     return part;
 }
 
-/// The part of a picture under a translucent area, seen through it.
+/// The part of a picture under a translucent area, seen through it; what is wholly transparent stays so.
 PlacedPicture tinted(const PlacedPicture& picture, Region area, const Tint& tint) {
     const Crop crop = crop_of(picture, area);
     PlacedPicture part = picture;
-    part.image =
-        changed(cropped(*picture.image, crop), [&](const Tint& under, std::size_t) { return over(tint, under); });
+    part.image = changed(cropped(*picture.image, crop),
+                         [&](const Tint& under, std::size_t) { return under.alpha > 0 ? over(tint, under) : under; });
     part.place = crop.place;
     part.clip = std::move(area);
     return part;
@@ -135,6 +135,10 @@ bool is_sliver(const Region& region) {
     for (const auto& ring : region.rings)
         area += geometry::signed_area(ring);
     return std::abs(area) <= tolerance * geometry::length(region.rings);
+}
+
+bool has_holes(const raster::RgbImage& image) {
+    return std::any_of(image.opacity.begin(), image.opacity.end(), [](std::uint8_t a) { return a == 0; });
 }
 
 bool lets_through(const raster::RgbImage& image) {
@@ -217,7 +221,7 @@ void Composer::push(PlacedPicture picture) {
 /// What is seen through a translucent area.
 struct Composer::Mixed {
     std::map<std::pair<Rgb, double>, Region> flat;
-    std::vector<PlacedPicture> pictures;
+    std::vector<PlacedPicture> pictures;  ///< the topmost first; they lie over the flat parts
     Region on_nothing;
     bool whole = true;  ///< nothing lies under it
     bool too_much = false;
@@ -239,7 +243,8 @@ Composer::Mixed Composer::mixed(const Shape& shape, double alpha, Place from, Pl
             const Region frame = frame_of(under);
             Region part = geometry::intersection(result.on_nothing, frame);
             if (part.rings.empty()) continue;
-            result.on_nothing = geometry::difference(result.on_nothing, frame);
+            // Through its holes the area lies over what is below the picture.
+            if (!has_holes(*under.image)) result.on_nothing = geometry::difference(result.on_nothing, frame);
             result.pictures.push_back(tinted(under, std::move(part), tint));
             result.whole = false;
             continue;
@@ -284,9 +289,9 @@ void Composer::mix(Shape shape, double alpha, Place from, Place to) {
     if (!is_sliver(seen.on_nothing)) push(shape, alpha);
     for (const auto& [tint, region] : seen.flat)
         if (!is_sliver(region)) push(part_of(region, tint.first), tint.second);
-    for (PlacedPicture& picture : seen.pictures) {
-        picture.ink = picture_ink(*picture.image);
-        push(std::move(picture));
+    for (auto picture = seen.pictures.rbegin(); picture != seen.pictures.rend(); ++picture) {
+        picture->ink = picture_ink(*picture->image);
+        push(std::move(*picture));
     }
 }
 

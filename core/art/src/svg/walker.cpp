@@ -64,6 +64,11 @@ bool bears_markers(std::string_view name) {
     return name == "path" || name == "line" || name == "polyline" || name == "polygon";
 }
 
+Transform moved_to(const Scene& scene, const pugi::xml_node& element, const Viewport& viewport) {
+    return Transform::move(measure(scene, element, "x", viewport, Axis::x),
+                           measure(scene, element, "y", viewport, Axis::y));
+}
+
 /// A clip takes the whole area of its shapes, whatever their paint.
 void paint_plainly(Style& style) {
     style.fill = Paint{Paint::Kind::colour, {}, {}, {}};
@@ -145,6 +150,7 @@ void Walker::read_element(const pugi::xml_node& element, const Style& inherited,
         const auto own = own_transform(element, style, place);
         if (own) {
             place.map = place.map * *own;
+            if (name == "use") place.map = place.map * moved_to(scene_, element, place.viewport);
             if (!style.clip.empty()) place.clip = clip_of(style.clip, element, style, place);
             if (!style.clip_shape.empty()) place.clip = clip_by_shape(element, style, place);
             if (style.opacity > 0)
@@ -239,9 +245,7 @@ void Walker::read_viewport(const pugi::xml_node& element, const Style& style, Pl
     };
     const double width = side("width", Axis::x, place.viewport.width);
     const double height = side("height", Axis::y, place.viewport.height);
-    if (!user)
-        place.map = place.map * Transform::move(measure(scene_, element, "x", place.viewport, Axis::x),
-                                                measure(scene_, element, "y", place.viewport, Axis::y));
+    if (!user) place.map = place.map * moved_to(scene_, element, place.viewport);
     if (!style.overflows && width > 0 && height > 0)
         place.clip = clipped_to(place.clip, box_region(place.map, 0, 0, width, height));
     place.viewport = {width, height, 16};
@@ -253,7 +257,7 @@ void Walker::read_viewport(const pugi::xml_node& element, const Style& style, Pl
     read_children(element, style, place);
 }
 
-void Walker::read_use(const pugi::xml_node& element, const Style& style, Place place) {
+void Walker::read_use(const pugi::xml_node& element, const Style& style, const Place& place) {
     const std::string_view reference = reference_of(element);
     if (!reference.starts_with('#'))
         return scene_.notes.add(notice::unsupported, element, {{"feature", "outside-reference"}});
@@ -262,8 +266,6 @@ void Walker::read_use(const pugi::xml_node& element, const Style& style, Place p
     if (!target || std::find(using_.begin(), using_.end(), target) != using_.end())
         return scene_.notes.add(notice::missing_reference, element);
     using_.push_back(target);
-    place.map = place.map * Transform::move(measure(scene_, element, "x", place.viewport, Axis::x),
-                                            measure(scene_, element, "y", place.viewport, Axis::y));
     if (local_name(target) == "symbol") {
         Style own = style;
         cascade(scene_, target, own, place.viewport);
@@ -284,8 +286,7 @@ void Walker::read_image(const pugi::xml_node& element, const Style& style, Place
     if (!(width > 0) && !(height > 0)) width = natural_width, height = natural_height;
     if (!(width > 0)) width = height * natural_width / natural_height;
     if (!(height > 0)) height = width * natural_height / natural_width;
-    place.map = place.map * Transform::move(measure(scene_, element, "x", place.viewport, Axis::x),
-                                            measure(scene_, element, "y", place.viewport, Axis::y));
+    place.map = place.map * moved_to(scene_, element, place.viewport);
     const std::string_view aspect = element.attribute("preserveAspectRatio").value();
     const Transform fit = view_box_map({0, 0, natural_width, natural_height}, width, height, aspect);
     if (aspect.find("slice") != std::string_view::npos && !style.overflows)
@@ -360,7 +361,13 @@ std::optional<Transform> Walker::own_transform(const pugi::xml_node& element, co
     if (!style.transform) return Transform{};
     const OwnTransform& own = *style.transform;
     Box box{0, 0, place.viewport.width, place.viewport.height};
-    if (own.of_its_own_box) box = drawn_box(element, style, place);
+    if (own.of_its_own_box) {
+        box = drawn_box(element, style, place);
+        if (local_name(element) == "use") {
+            const Transform moved = moved_to(scene_, element, place.viewport);
+            box = {box.left + moved.e, box.bottom + moved.f, box.right + moved.e, box.top + moved.f};
+        }
+    }
     if (box.empty()) box = {0, 0, 0, 0};
     Transform all;
     for (const auto& [text, name] : {std::pair(&own.translate, "translate("), std::pair(&own.rotate, "rotate("),

@@ -32,7 +32,7 @@ class Walker {
     void draw_marker(const pugi::xml_node& marker, const MarkerSpot& spot, const Style& style, const Place& place);
     void read_switch(const pugi::xml_node& element, const Style& style, const Place& place);
     void read_viewport(const pugi::xml_node& element, const Style& style, Place place, const pugi::xml_node& user);
-    void read_use(const pugi::xml_node& element, const Style& style, Place place);
+    void read_use(const pugi::xml_node& element, const Style& style, const Place& place);
     void read_image(const pugi::xml_node& element, const Style& style, Place place);
 
     /// What the element's own style turns, moves and scales it by; nothing when that is not understood.

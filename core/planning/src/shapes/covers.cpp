@@ -1,64 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "shapes/covers.hpp"
 
+#include <chalkline/art/picture_area.hpp>
 #include <chalkline/geometry/combine.hpp>
 
 #include <algorithm>
 #include <limits>
-#include <map>
 
 namespace chalkline::planning {
-namespace {
-
 using geometry::Box;
 using geometry::Point;
 using geometry::Region;
 using geometry::Transform;
-
-/// Where a mask is more than half, as rectangles of the unit square (rows top down in the mask, upwards in the square).
-/// What goes on below the same stretch of a row belongs to the same rectangle. Only every `step`th row and column is
-/// looked at.
-Region region_of_mask(const raster::GreyImage& mask, int step, const Box& within) {
-    constexpr std::uint16_t half = 32768;
-    using Span = std::pair<int, int>;
-    std::map<Span, int> open;  // the row in which it began
-    Region region;
-    const auto close = [&](const Span& span, int from, int to) {
-        const Box box{std::max(static_cast<double>(span.first) / mask.width, within.left),
-                      std::max(1 - static_cast<double>(to) / mask.height, within.bottom),
-                      std::min(static_cast<double>(span.second) / mask.width, within.right),
-                      std::min(1 - static_cast<double>(from) / mask.height, within.top)};
-        if (box.left < box.right && box.bottom < box.top) region.rings.push_back(geometry::outline(box));
-    };
-    for (int y = 0; y < mask.height + step; y += step) {
-        std::map<Span, int> now;
-        for (int x = 0; y < mask.height && x < mask.width; x += step) {
-            const auto stays = [&](int column) { return column < mask.width && mask.row(y)[column] >= half; };
-            const int from = x;
-            while (stays(x))
-                x += step;
-            if (x == from) continue;
-            const Span span{from, std::min(x, mask.width)};
-            const auto before = open.find(span);
-            now[span] = before == open.end() ? y : before->second;
-        }
-        for (const auto& [span, from] : open)
-            if (!now.contains(span)) close(span, from, std::min(y, mask.height));
-        open = std::move(now);
-    }
-    return region;
-}
-
-/// As fine as can be handled: a mask of single dots would be a million rectangles.
-Region region_of_mask(const raster::GreyImage& mask, const Box& within) {
-    constexpr std::size_t most = 20'000;
-    Region region;
-    for (int step = 1; step == 1 || region.rings.size() > most; step *= 2)
-        region = region_of_mask(mask, step, within);
-    return region;
-}
-
-}  // namespace
 
 PaintSequence::PaintSequence(const art::Artwork& art) {
     std::size_t next = 0;
@@ -109,7 +62,7 @@ Region area_of_picture(const job::Motif& motif, std::size_t picture, const raste
     const art::PlacedPicture& placed = motif.art->pictures[picture];
     const raster::Part& crop = motif.preparation.crop;
     const Box frame{crop.left, 1 - crop.bottom, crop.right, 1 - crop.top};
-    Region area = kept.pixels.empty() ? Region{{geometry::outline(frame)}} : region_of_mask(kept, frame);
+    Region area = kept.pixels.empty() ? Region{{geometry::outline(frame)}} : art::region_of_mask(kept, frame);
     area = geometry::mapped(std::move(area), placed.place);
     return placed.clip ? geometry::intersection(area, *placed.clip) : area;
 }
