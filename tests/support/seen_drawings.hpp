@@ -266,6 +266,16 @@ inline const std::vector<Seen> drawings_seen{
      "<mask id='m'><rect width='10' height='10' fill='#fff'/></mask><defs><rect id='r' width='20' height='10'/></defs>"
      "<use href='#r' x='5' y='20' mask='url(#m)'/>",
      {{"#000000", 100}}},
+    {"a segment of no length is a dot of the pen",
+     "<path d='M10 10h0M20 10ZM30 10' stroke='#f00' stroke-width='4' stroke-linecap='square'/>",
+     {{"#000000", 0}, {"#ff0000", 32}}},
+    {"a dot and a line that share a place",
+     "<path d='M10 10Zh5' stroke='#f00' stroke-width='4' stroke-linecap='square'/>",
+     {{"#000000", 0}, {"#ff0000", 36}}},
+    {"a mask's frame is that of the shape, not of its outline",
+     "<mask id='m'><rect width='50' height='50' fill='#fff'/></mask>" +
+         rect(10, 10, 10, 10, "stroke='#f00' stroke-width='4' mask='url(#m)'"),
+     {{"#000000", 36}, {"#ff0000", 108}}},
     {"a veil over a picture shows what is under its holes",
      "<pattern id='p' patternUnits='userSpaceOnUse' width='100' height='100'><rect width='4' height='4' "
      "fill='#fff'/></pattern>" +

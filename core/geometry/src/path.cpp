@@ -252,23 +252,27 @@ std::vector<Polyline> Path::flatten(const Transform& map, double tolerance) cons
     std::vector<Polyline> lines;
     Chain chain;
     Point at, start;
+    bool drawn = false;  // the contour has a segment, be it of no length
+    bool again = false;  // it was closed already
     const auto finish = [&](bool closed) {
         auto& points = chain.line.points;
         if (closed && points.size() > 1 && distance(points.front(), points.back()) <= merge_distance) points.pop_back();
         chain.line.closed = closed;
         if (!points.empty()) lines.push_back(std::move(chain.line));
         chain = {};
+        drawn = false;
     };
     std::size_t next = 0;
     const auto take = [&] { return map(points_[next++]); };
     for (const Verb verb : verbs_) {
         // After a close the next segment begins a new contour at the old one's start.
-        if (chain.line.points.empty() && verb != Verb::move && verb != Verb::close) chain.add(at);
+        if (chain.line.points.empty() && verb != Verb::move && (verb != Verb::close || !again)) chain.add(at);
+        again = verb == Verb::close;
+        drawn = drawn || verb != Verb::move;
         switch (verb) {
             case Verb::move:
                 // A lone move draws nothing.
-                if (chain.line.points.size() > 1) finish(false);
-                chain = {};
+                if (drawn) finish(false);
                 at = start = take();
                 break;
             case Verb::line:
@@ -295,7 +299,7 @@ std::vector<Polyline> Path::flatten(const Transform& map, double tolerance) cons
                 break;
         }
     }
-    if (chain.line.points.size() > 1) finish(false);
+    if (drawn) finish(false);
     return lines;
 }
 

@@ -50,11 +50,12 @@ class Outliner {
     void dot(Point at, std::vector<Polyline>& rings) const {
         if (pen_.cap == LineCap::butt) return;
         if (pen_.cap == LineCap::square) {
-            rings.push_back(outline(Box{at.x - half_, at.y - half_, at.x + half_, at.y + half_}));
-            return;
+            Polyline square = outline(Box{at.x - half_, at.y - half_, at.x + half_, at.y + half_});
+            std::reverse(square.points.begin(), square.points.end());  // as all other rings turn
+            return rings.push_back(std::move(square));
         }
         Polyline ring{{at + Point{half_, 0}}, true};
-        arc(ring.points, at, {half_, 0}, 2 * std::numbers::pi);
+        arc(ring.points, at, {half_, 0}, -2 * std::numbers::pi);
         rings.push_back(std::move(ring));
     }
 

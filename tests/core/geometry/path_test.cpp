@@ -59,7 +59,7 @@ TEST_CASE("cubic curves stay within the tolerance") {
         path.move_to(p0);
         path.cubic_to(p1, p2, p3);
         const auto lines = path.flatten();
-        if (lines.empty()) return;  // all points in one place
+        if (lines[0].points.size() < 2) return;  // all points in one place
         for (int i = 0; i <= 50; ++i) {
             const double t = i / 50.0, s = 1 - t;
             const Point on = p0 * (s * s * s) + p1 * (3 * s * s * t) + p2 * (3 * s * t * t) + p3 * (t * t * t);

@@ -69,7 +69,7 @@ Transform moved_to(const Scene& scene, const pugi::xml_node& element, const View
                            measure(scene, element, "y", viewport, Axis::y));
 }
 
-/// A clip takes the whole area of its shapes, whatever their paint.
+/// A clip takes the whole area of its shapes, whatever their paint; so does the box of an element.
 void paint_plainly(Style& style) {
     style.fill = Paint{Paint::Kind::colour, {}, {}, {}};
     style.stroke = Paint{};
@@ -145,18 +145,21 @@ void Walker::read_element(const pugi::xml_node& element, const Style& inherited,
     const auto mark = scene_.notes.mark();
     Style style = inherited;
     cascade(scene_, element, style, place.viewport);
-    if (clipping_ > 0) paint_plainly(style);
+    if (clipping_ > 0 || measuring_ > 0) paint_plainly(style);
     if (style.displayed) {
         const auto own = own_transform(element, style, place);
         if (own) {
             place.map = place.map * *own;
             if (name == "use") place.map = place.map * moved_to(scene_, element, place.viewport);
-            if (!style.clip.empty()) place.clip = clip_of(style.clip, element, style, place);
-            if (!style.clip_shape.empty()) place.clip = clip_by_shape(element, style, place);
+            if (measuring_ == 0) {
+                if (!style.clip.empty()) place.clip = clip_of(style.clip, element, style, place);
+                if (!style.clip_shape.empty()) place.clip = clip_by_shape(element, style, place);
+            }
             if (style.opacity > 0)
                 draw_mixed(style, [&](const Style& inside) {
-                    inside.mask.empty() || scene_.options.as_picture ? draw_element(element, name, inside, place)
-                                                                     : draw_masked(element, name, inside, place);
+                    inside.mask.empty() || scene_.options.as_picture || measuring_ > 0
+                        ? draw_element(element, name, inside, place)
+                        : draw_masked(element, name, inside, place);
                 });
         } else {
             scene_.notes.add(notice::bad_value, element, {{"property", "transform"}});
@@ -295,13 +298,15 @@ void Walker::read_image(const pugi::xml_node& element, const Style& style, Place
 }
 
 Box Walker::drawn_box(const pugi::xml_node& element, const Style& style, const Place& place) {
-    // It is drawn once without any clip.
-    Place plain = place;
-    plain.map = {};
-    plain.clip = nullptr;
+    // It is drawn once, its areas alone, without any clip.
+    Place bare = place;
+    bare.map = {};
+    bare.clip = nullptr;
+    Style plain = style;
+    paint_plainly(plain);
     ++measuring_;
     const Composer::Sheet drawn =
-        scene_.composer.apart([&] { draw_element(element, local_name(element), style, plain); });
+        scene_.composer.apart([&] { draw_element(element, local_name(element), plain, bare); });
     --measuring_;
     Box box;
     for (const Shape& shape : drawn.shapes)
@@ -346,7 +351,7 @@ void Walker::draw_masked(const pugi::xml_node& element, std::string_view name, c
     const auto levels = scene_.options.cover ? mask_levels(content, frame, by_alpha) : std::nullopt;
     if (!levels) {
         const bool softly =
-            scene_.options.cover && measuring_ == 0 && clipping_ == 0 &&
+            scene_.options.cover && clipping_ == 0 &&
             paint_softly_masked(scene_.composer,
                                 scene_.composer.apart([&] { draw_element(element, name, style, place); }), content,
                                 frame, by_alpha);
