@@ -223,12 +223,14 @@ struct Composer::Mixed {
     std::map<std::pair<Rgb, double>, Region> flat;
     std::vector<PlacedPicture> pictures;  ///< the topmost first; they lie over the flat parts
     Region on_nothing;
-    bool whole = true;  ///< nothing lies under it
+    std::set<Rgb> colours;  ///< those so far and its own
+    bool whole = true;      ///< nothing lies under it
     bool too_much = false;
 };
 
 Composer::Mixed Composer::mixed(const Shape& shape, double alpha, Place from, Place to) {
     Mixed result;
+    result.colours = colours_;
     const Tint tint{shape.ink.rgb, alpha};
     result.on_nothing = {shape.path.flatten({}, tolerance), shape.rule};
     const Box box = geometry::bounds(result.on_nothing.rings);
@@ -262,6 +264,8 @@ Composer::Mixed Composer::mixed(const Shape& shape, double alpha, Place from, Pl
         const Tint seen = over(tint, {under.ink.rgb, alphas_[i]});
         auto& rings = result.flat[{seen.rgb, seen.alpha}].rings;
         rings.insert(rings.end(), part.rings.begin(), part.rings.end());
+        result.colours.insert(on_bare(seen));
+        result.too_much = result.too_much || result.colours.size() > most_colours;
     }
     return result;
 }
@@ -269,15 +273,12 @@ Composer::Mixed Composer::mixed(const Shape& shape, double alpha, Place from, Pl
 void Composer::mix(Shape shape, double alpha, Place from, Place to) {
     Mixed seen = mixed(shape, alpha, from, to);
     if (seen.whole && !seen.too_much) return push(std::move(shape), alpha);
-    auto colours = colours_;
-    for (const auto& [tint, region] : seen.flat)
-        colours.insert(on_bare({tint.first, tint.second}));
-    if (seen.too_much || colours.size() > most_colours) {
+    if (seen.too_much) {
         if (push_as_picture(shape, alpha, from, to)) return;
         ++not_mixed_;
         return push(std::move(shape), 1);
     }
-    colours_ = std::move(colours);
+    colours_ = std::move(seen.colours);
     const auto part_of = [&shape](const Region& region, Rgb rgb) {
         Shape part = shape;
         part.path = geometry::path_of(region.rings);
