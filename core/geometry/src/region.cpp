@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cstdint>
 #include <optional>
+#include <span>
 #include <utility>
 
 namespace chalkline::geometry {
@@ -43,7 +44,7 @@ std::vector<Stretch> joined(std::vector<Stretch> stretches) {
     return result;
 }
 
-std::vector<Stretch> stretches_of(std::vector<Crossing>& crossings, const std::vector<Region>& regions) {
+std::vector<Stretch> stretches_of(std::span<Crossing> crossings, const std::vector<Region>& regions) {
     std::sort(crossings.begin(), crossings.end(), [](const Crossing& a, const Crossing& b) {
         return a.region != b.region ? a.region < b.region : a.x < b.x;
     });
@@ -124,79 +125,129 @@ struct RowRaster {
     RowRaster(double from, double top, double apart)
         : first(from), pitch(apart), count(static_cast<std::size_t>(std::max(1.0, std::ceil((top - from) / apart)))) {}
     double y(std::size_t row) const { return first + static_cast<double>(row) * pitch; }
+    /// The first row at or above `height`; `count` where there is none.
+    std::size_t first_from(double height) const {
+        auto row = static_cast<std::size_t>(
+            std::clamp(std::ceil((height - first) / pitch - 1), 0.0, static_cast<double>(count)));
+        while (row < count && y(row) < height)
+            ++row;
+        return row;
+    }
 };
 
-/// Where the rows cross the outlines.
-std::vector<std::vector<Crossing>> crossings_of(const std::vector<Region>& regions, const RowRaster& rows) {
-    std::vector<std::vector<Crossing>> crossings(rows.count);
-    for (std::uint32_t index = 0; index < regions.size(); ++index) {
-        for_each_edge(regions[index], [&](Point a, Point b) {
-            if (a.y == b.y) return;
-            const int turn = a.y < b.y ? 1 : -1;
-            if (turn < 0) std::swap(a, b);
-            // Rows with a.y <= y < b.y, so that a corner on a row counts once.
-            const auto from = static_cast<std::size_t>(std::max(0.0, std::ceil((a.y - rows.first) / rows.pitch - 1)));
-            for (std::size_t k = from; k < rows.count; ++k) {
-                const double y = rows.y(k);
-                if (y >= b.y) break;
-                if (y >= a.y) crossings[k].push_back({a.x + (b.x - a.x) * (y - a.y) / (b.y - a.y), index, turn});
-            }
+/// Where rows cross the outlines: row by row, in each the regions in their order.
+class Crossings {
+ public:
+    Crossings(const std::vector<Region>& regions, const RowRaster& rows) : starts_(rows.count + 1, 0) {
+        // Counted first: a list for each row would be grown row by row.
+        std::vector<std::ptrdiff_t> change(rows.count + 1, 0);
+        for_each_climb(regions, rows, [&](const Climb& climb) {
+            ++change[climb.first];
+            --change[climb.end];
+        });
+        std::ptrdiff_t in_row = 0;
+        for (std::size_t row = 0; row < rows.count; ++row)
+            starts_[row + 1] = starts_[row] + static_cast<std::size_t>(in_row += change[row]);
+        all_.resize(starts_.back());
+        std::vector<std::size_t> next(starts_.begin(), starts_.end() - 1);
+        for_each_climb(regions, rows, [&](const Climb& climb) {
+            const double slope = (climb.to.x - climb.from.x) / (climb.to.y - climb.from.y);
+            for (std::size_t row = climb.first; row < climb.end; ++row)
+                all_[next[row]++] = {climb.from.x + slope * (rows.y(row) - climb.from.y), climb.region, climb.turn};
         });
     }
-    return crossings;
-}
 
-/// Goes along rows and says which region of a pile is on top. Regions a row is inside of wait in a heap, the topmost
-/// first; those it has left are taken out when they come up.
-class TopmostAlong {
- public:
-    explicit TopmostAlong(const std::vector<Region>& pile) {
-        states_.reserve(pile.size());
-        for (const Region& region : pile)
-            states_.push_back({0, region.rule == FillRule::even_odd, false});
+    /// May be put in another order.
+    std::span<Crossing> of(std::size_t row) { return {all_.data() + starts_[row], starts_[row + 1] - starts_[row]}; }
+
+ private:
+    /// A side of a ring and the rows it crosses.
+    struct Climb {
+        Point from, to;  ///< upwards
+        std::size_t first, end;
+        std::uint32_t region;
+        std::int32_t turn;
+    };
+    template <class Take>
+    static void for_each_climb(const std::vector<Region>& regions, const RowRaster& rows, Take take) {
+        for (std::uint32_t index = 0; index < regions.size(); ++index) {
+            for_each_edge(regions[index], [&](Point a, Point b) {
+                if (a.y == b.y) return;
+                const int turn = a.y < b.y ? 1 : -1;
+                if (turn < 0) std::swap(a, b);
+                // Rows with a.y <= y < b.y, so that a corner on a row counts once.
+                take({a, b, rows.first_from(a.y), rows.first_from(b.y), index, turn});
+            });
+        }
     }
 
-    /// Calls `seen(from, to, region)` from left to right.
-    template <class Seen>
-    void walk(std::vector<Crossing>& crossings, Seen seen) {
-        std::sort(crossings.begin(), crossings.end(), [](const Crossing& a, const Crossing& b) { return a.x < b.x; });
-        for (std::size_t i = 0; i + 1 < crossings.size(); ++i) {
-            const auto [x, region, turn] = crossings[i];
-            State& state = states_[region];
-            state.winding += turn;
-            if (state.is_inside() && !state.waiting) {
-                state.waiting = true;
-                heap_.push_back(region);
-                std::push_heap(heap_.begin(), heap_.end());
-            }
-            const double next = crossings[i + 1].x;
-            if (next <= x) continue;
-            drop_left();
-            if (!heap_.empty()) seen(x, next, heap_.front());
+    std::vector<std::size_t> starts_;
+    std::vector<Crossing> all_;
+};
+
+/// What of a pile is seen along a row, from the topmost region down: of each the stretches that none above it has
+/// taken. What lies deep in a pile costs one look.
+class SeenAlong {
+ public:
+    explicit SeenAlong(const std::vector<Region>& pile) : pile_(pile) {}
+
+    struct Part {
+        double from, to;
+        std::uint32_t region;
+    };
+
+    /// From left to right; until the next call.
+    const std::vector<Part>& parts(std::span<Crossing> row) {
+        parts_.clear();
+        taken_.clear();
+        for (std::size_t end = row.size(); end > 0;) {
+            std::size_t begin = end;
+            while (begin > 0 && row[begin - 1].region == row[end - 1].region)
+                --begin;
+            add(row.subspan(begin, end - begin));
+            end = begin;
         }
-        // Rings are closed: after the last crossing the row is outside of all.
-        if (!crossings.empty()) states_[crossings.back().region].winding += crossings.back().turn;
-        drop_left();
+        std::sort(parts_.begin(), parts_.end(), [](const Part& a, const Part& b) { return a.from < b.from; });
+        return parts_;
     }
 
  private:
-    /// Of one region at a place of the row; small, since every crossing looks one up.
-    struct State {
-        std::int32_t winding;
-        bool even_odd;
-        bool waiting;  ///< it is in the heap
-        bool is_inside() const { return even_odd ? winding % 2 != 0 : winding != 0; }
-    };
-    void drop_left() {
-        while (!heap_.empty() && !states_[heap_.front()].is_inside()) {
-            states_[heap_.front()].waiting = false;
-            std::pop_heap(heap_.begin(), heap_.end());
-            heap_.pop_back();
+    /// All crossings of one region.
+    void add(std::span<Crossing> crossings) {
+        std::sort(crossings.begin(), crossings.end(), [](const Crossing& a, const Crossing& b) { return a.x < b.x; });
+        const std::uint32_t region = crossings.front().region;
+        int winding = 0;
+        for (std::size_t i = 0; i + 1 < crossings.size(); ++i) {
+            winding += crossings[i].turn;
+            if (inside(winding, pile_[region].rule)) take(crossings[i].x, crossings[i + 1].x, region);
         }
     }
 
-    std::vector<State> states_;
-    std::vector<std::uint32_t> heap_;  ///< the topmost region first
+    void take(double from, double to, std::uint32_t region) {
+        if (!(from < to)) return;
+        // The first stretch that ends at or behind `from`.
+        auto first = std::lower_bound(taken_.begin(), taken_.end(), from,
+                                      [](const Stretch& stretch, double at) { return stretch.to < at; });
+        if (first == taken_.end() || first->from > to) {
+            parts_.push_back({from, to, region});
+            taken_.insert(first, {from, to});
+            return;
+        }
+        // What was taken before grows into one stretch with this one.
+        double at = from;
+        auto last = first;
+        for (; last != taken_.end() && last->from <= to; ++last) {
+            if (at < last->from) parts_.push_back({at, last->from, region});
+            at = std::max(at, last->to);
+        }
+        if (at < to) parts_.push_back({at, to, region});
+        *first = {std::min(from, first->from), std::max(at, to)};
+        taken_.erase(first + 1, last);
+    }
+
+    const std::vector<Region>& pile_;
+    std::vector<Part> parts_;
+    std::vector<Stretch> taken_;  ///< disjoint, from left to right
 };
 
 /// Joins stretches of a row that touch and burn alike. One that is no wider than curves are drawn exactly belongs to
@@ -234,14 +285,13 @@ std::vector<InkedRow> inked_rows(double first, double top, const Pile& pile, dou
         return rows;
     }
     const RowRaster raster(first, top, pitch);
-    auto crossings = crossings_of(pile.regions, raster);
-    TopmostAlong topmost(pile.regions);
+    Crossings crossings(pile.regions, raster);
+    SeenAlong seen(pile.regions);
     std::vector<InkedStretch> row;
     for (std::size_t k = 0; k < raster.count; ++k) {
         row.clear();
-        topmost.walk(crossings[k], [&](double from, double to, std::uint32_t region) {
+        for (const auto& [from, to, region] : seen.parts(crossings.of(k)))
             if (pile.inks[region] > 0) row.push_back({from, to, pile.inks[region]});
-        });
         auto stretches = tidied(row);
         if (!stretches.empty()) rows.push_back({raster.y(k), std::move(stretches)});
     }
@@ -252,10 +302,10 @@ std::vector<InkedRow> inked_rows(double first, double top, const Pile& pile, dou
 
 std::vector<ScanRow> scan_rows(double first, double top, const std::vector<Region>& regions, double pitch) {
     const RowRaster raster(first, top, pitch);
-    auto crossings = crossings_of(regions, raster);
+    Crossings crossings(regions, raster);
     std::vector<ScanRow> rows;
     for (std::size_t k = 0; k < raster.count; ++k) {
-        auto stretches = stretches_of(crossings[k], regions);
+        auto stretches = stretches_of(crossings.of(k), regions);
         if (!stretches.empty()) rows.push_back({raster.y(k), std::move(stretches)});
     }
     return rows;
@@ -274,11 +324,11 @@ std::vector<double> seen_areas(const std::vector<Region>& pile) {
     if (box.empty() || !(box.height() > 0)) return areas;
     const double count = std::clamp(std::ceil(box.height() * most_crossings / climb), 1.0, most_rows);
     const RowRaster raster(box.bottom + box.height() / count / 2, box.top, box.height() / count);
-    auto crossings = crossings_of(pile, raster);
-    TopmostAlong topmost(pile);
-    for (auto& row : crossings)
-        topmost.walk(
-            row, [&](double from, double to, std::uint32_t region) { areas[region] += (to - from) * raster.pitch; });
+    Crossings crossings(pile, raster);
+    SeenAlong seen(pile);
+    for (std::size_t row = 0; row < raster.count; ++row)
+        for (const auto& [from, to, region] : seen.parts(crossings.of(row)))
+            areas[region] += (to - from) * raster.pitch;
     return areas;
 }
 
