@@ -1489,8 +1489,8 @@
     </message>
     <message>
       <extracomment>app/trays/art/reading_panel.cpp</extracomment>
-      <source>Areas burn only where they are seen: what is painted over them, white too, is cut out. What lets through is mixed. Lines are never cut away.</source>
-      <translation>Flächen brennen nur, wo sie zu sehen sind: Was darüber gemalt ist, auch Weiß, wird ausgespart. Was durchscheint, wird gemischt. Linien werden nie beschnitten.</translation>
+      <source>Areas burn only where they are seen: what is painted over them, white too, is cut out. What lets through is mixed.</source>
+      <translation>Flächen brennen nur, wo sie zu sehen sind: Was darüber gemalt ist, auch Weiß, wird ausgespart. Was durchscheint, wird gemischt.</translation>
     </message>
     <message>
       <extracomment>app/line/line_state.cpp</extracomment>
@@ -3189,6 +3189,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Draw it with dots of %1 mm</source>
+      <translation>Mit Punkten von %1 mm zeichnen</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
       <source>Drawing scale</source>
       <translation>Zeichnungsmaßstab</translation>
     </message>
@@ -3943,6 +3948,21 @@ eins je Zeile</translation>
       <translation>Hat der Kopf einen roten Punkt neben dem Strahl? Mit einem Puls eine Marke auf Abfall setzen und den Kopf dort lassen.</translation>
     </message>
     <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Hatching as a picture</source>
+      <translation>Schraffur als Bild</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Hatching as lines</source>
+      <translation>Schraffur als Linien</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Hatching is lines</source>
+      <translation>Schraffuren sind Linien</translation>
+    </message>
+    <message>
       <extracomment>app/machine/state_sheet.cpp</extracomment>
       <source>Head stands at X</source>
       <translation>Kopf steht bei X</translation>
@@ -4431,6 +4451,11 @@ eins je Zeile</translation>
       <extracomment>app/trays/compare_panel.cpp</extracomment>
       <source>It cannot be planned that way.</source>
       <translation>So lässt es sich nicht planen.</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>It covers lines too</source>
+      <translation>Auch Linien werden verdeckt</translation>
     </message>
     <message>
       <extracomment>app/trays/frame_tray.cpp</extracomment>
@@ -5066,6 +5091,16 @@ eins je Zeile</translation>
       <extracomment>app/trays/art/placing_panel.cpp</extracomment>
       <source>Line up</source>
       <translation>Ausrichten</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Lines burn only where no area is painted over them; otherwise they burn whole</source>
+      <translation>Linien brennen nur, wo keine Fläche darüber gemalt ist; sonst brennen sie ganz</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Lines burn whole</source>
+      <translation>Linien brennen ganz</translation>
     </message>
     <message>
       <extracomment>app/trays/compare_panel.cpp</extracomment>
@@ -6362,6 +6397,11 @@ eins je Zeile</translation>
     </message>
     <message>
       <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Paint covers lines</source>
+      <translation>Farbe verdeckt Linien</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
       <source>Paint covers paint</source>
       <translation>Farbe deckt Farbe</translation>
     </message>
@@ -6404,6 +6444,11 @@ eins je Zeile</translation>
       <extracomment>wording/src/evidence_words.cpp</extracomment>
       <source>Path order</source>
       <translation>Reihenfolge der Pfade</translation>
+    </message>
+    <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>Patterns of nothing but thin lines are those lines; otherwise they are pictures</source>
+      <translation>Muster aus lauter dünnen Linien sind diese Linien; sonst sind sie Bilder</translation>
     </message>
     <message>
       <extracomment>app/trays/rehearse_tray.cpp</extracomment>
@@ -9156,6 +9201,11 @@ eins je Zeile</translation>
       <translation>Das Bild nennt keine Größe: {width} mm breit gemacht</translation>
     </message>
     <message>
+      <extracomment>app/trays/art/reading_panel.cpp</extracomment>
+      <source>The picture step burns dots so far apart; the picture was drawn for others</source>
+      <translation>So weit liegen die Punkte des Bildschritts auseinander; gezeichnet wurde das Bild für andere</translation>
+    </message>
+    <message>
       <extracomment>wording/src/sentences.cpp</extracomment>
       <source>The picture's file ends too early: its lower part is missing</source>
       <translation>Die Bilddatei endet zu früh: der untere Teil fehlt</translation>
@@ -10847,6 +10897,11 @@ eins je Zeile</translation>
       <extracomment>app/line/line_state.cpp</extracomment>
       <source>burned %1</source>
       <translation>gebrannt %1</translation>
+    </message>
+    <message>
+      <extracomment>app/widgets/ink_chip.cpp</extracomment>
+      <source>burned %1 % dark</source>
+      <translation>zu %1 % dunkel gebrannt</translation>
     </message>
     <message numerus="yes">
       <extracomment>app/swatches/card_book.cpp</extracomment>

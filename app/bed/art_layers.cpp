@@ -55,9 +55,7 @@ QColor tone_of(const steps::StepSettings& settings, const machine::MachineProfil
     return roles.burn_tone(steps::burn_tone(all_passes));
 }
 
-/// The tone an ink of the step gets.
-static QColor tone_of_ink(const job::Step& step, Rgb rgb, const machine::MachineProfile& machine,
-                          const theme::Roles& roles) {
+QColor tone_of_ink(const job::Step& step, Rgb rgb, const machine::MachineProfile& machine, const theme::Roles& roles) {
     if (step.settings.fill.tones == steps::FillSettings::Tones::flat) return tone_of(step.settings, machine, roles);
     const double share = planning::ink_share(rgb, step.settings);
     const double all_passes = steps::dose(step.settings, machine.beam) * step.settings.passes * share;

@@ -106,6 +106,8 @@ class ArtPainter {
 
 /// The tone a step burns in.
 QColor tone_of(const steps::StepSettings& settings, const machine::MachineProfile& machine, const theme::Roles& roles);
+/// The tone an ink gets in a step; transparent: none.
+QColor tone_of_ink(const job::Step& step, Rgb rgb, const machine::MachineProfile& machine, const theme::Roles& roles);
 
 QTransform to_qt(const geometry::Transform& map);
 

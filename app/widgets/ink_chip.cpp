@@ -7,18 +7,19 @@
 #include <QLabel>
 #include <QMouseEvent>
 #include <QPainter>
+#include <cmath>
 
 namespace chalkline::app {
 
 InkChip::InkChip(const Ink& ink, int shapes, const theme::Roles& roles, QWidget* parent)
     : QWidget(parent), ink_(ink), roles_(roles) {
     setLayoutDirection(Qt::LeftToRight);  // what is painted beside its widgets stands where it is painted
-    text_ = wording::count_of(ink.kind, shapes);
-    if (ink.kind != InkKind::picture) text_ = QString::fromStdString(to_text(ink.rgb)) + " · " + text_;
+    name_ = wording::count_of(ink.kind, shapes);
+    if (ink.kind != InkKind::picture) name_ = QString::fromStdString(to_text(ink.rgb)) + " · " + name_;
     setFocusPolicy(Qt::StrongFocus);
     setCursor(Qt::OpenHandCursor);
     setFont(theme::font(theme::small));
-    setAccessibleName(tr("Ink %1").arg(text_));
+    setAccessibleName(tr("Ink %1").arg(name_));
     setAccessibleDescription(
         tr("Drag it onto a step, or press the step's number; with Ctrl it goes to that step as well; 0 leaves it out"));
     setToolTip(tr("Drag onto a step, or press its number (0 leaves it out). With Ctrl: to that step as well."));
@@ -29,13 +30,30 @@ void InkChip::set_faint(bool faint) {
     update();
 }
 
+void InkChip::show_tone(std::optional<double> share, const QColor& burned) {
+    if (tone_ == share && burned_ == burned) return;
+    tone_ = share;
+    burned_ = burned;
+    updateGeometry();
+    update();
+}
+
+QString InkChip::text() const {
+    return tone_ ? name_ + QStringLiteral(" · %1 %").arg(std::lround(*tone_ * 100)) : name_;
+}
+
+QString InkChip::spoken_value() const {
+    if (faint_) return tr("left out");
+    return tone_ ? tr("burned %1 % dark").arg(std::lround(*tone_ * 100)) : tr("burned");
+}
+
 void InkChip::light(bool on) {
     lit_ = on;
     update();
 }
 
 QSize InkChip::sizeHint() const {
-    return {fontMetrics().horizontalAdvance(text_) + 38, 24};
+    return {fontMetrics().horizontalAdvance(text()) + 38, 24};
 }
 
 void InkChip::paintEvent(QPaintEvent*) {
@@ -52,6 +70,14 @@ void InkChip::paintEvent(QPaintEvent*) {
         painter.setPen(QPen(roles_.control, 0.8));
         painter.setBrush(colour);
         painter.drawRoundedRect(QRectF(9, 6, 12, 12), 3, 3);
+        if (tone_) {
+            // What it becomes: the right half of the patch.
+            painter.save();
+            painter.setClipRect(QRectF(15, 6, 7, 13));
+            painter.setBrush(burned_);
+            painter.drawRoundedRect(QRectF(9, 6, 12, 12), 3, 3);
+            painter.restore();
+        }
     } else if (ink_.kind == InkKind::picture) {
         // Dots that grow: a picture is tones, not one colour.
         painter.setPen(Qt::NoPen);
@@ -64,7 +90,7 @@ void InkChip::paintEvent(QPaintEvent*) {
         painter.drawLine(QPointF(10, 16), QPointF(20, 8));
     }
     painter.setPen(faint_ ? roles_.quiet : roles_.text);
-    painter.drawText(QRect(27, 0, width() - 30, height()), Qt::AlignVCenter, text_);
+    painter.drawText(QRect(27, 0, width() - 30, height()), Qt::AlignVCenter, text());
 }
 
 void InkChip::mousePressEvent(QMouseEvent* event) {

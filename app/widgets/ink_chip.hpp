@@ -8,6 +8,7 @@
 #include <QKeyEvent>
 #include <QPointer>
 #include <QWidget>
+#include <optional>
 
 namespace chalkline::app {
 
@@ -20,11 +21,13 @@ class InkChip : public QWidget, public Spoken {
     const Ink& ink() const { return ink_; }
     /// Faint: this ink is left out.
     void set_faint(bool faint);
+    /// How dark it burns by its own darkness, 0…1, and how that looks; none: as its step burns all inks.
+    void show_tone(std::optional<double> share, const QColor& burned);
     /// A step that burns it is under the pointer.
     void light(bool on);
     QSize sizeHint() const override;
     QAccessible::Role spoken_role() const override { return QAccessible::ListItem; }
-    QString spoken_value() const override { return faint_ ? tr("left out") : tr("burned"); }
+    QString spoken_value() const override;
 
  Q_SIGNALS:
     /// While dragged: the global place of the pointer; `dropped` ends it.
@@ -48,7 +51,10 @@ class InkChip : public QWidget, public Spoken {
     static bool is_step_number(const QKeyEvent& event);
     void end_drag();
     Ink ink_;
-    QString text_;
+    QString text() const;
+    QString name_;
+    std::optional<double> tone_;
+    QColor burned_;
     const theme::Roles& roles_;
     bool faint_ = false, lit_ = false;
     QPoint pressed_;

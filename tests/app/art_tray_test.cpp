@@ -370,6 +370,14 @@ TEST_CASE("paint covers paint by a tick, and art covers art by its order") {
     CHECK(area() == Approx(800).epsilon(0.01));
     QTest::keyClick(&driver.window(), Qt::Key_Z, Qt::ControlModifier);
     CHECK(area() == Approx(600).epsilon(0.01));
+    QTest::qWait(20);
+    QCheckBox* lines = nullptr;
+    for (auto* tick : driver->findChildren<QCheckBox*>())
+        if (tick->isVisible() && tick->text() == "It covers lines too") lines = tick;
+    REQUIRE(lines);
+    QTest::mouseClick(lines, Qt::LeftButton, {}, {8, lines->height() / 2});
+    REQUIRE(settled(driver));
+    CHECK(driver->document().job().motifs[0].art->read_with.cover_lines);
 
     // Another drawing lies over it, until it is sent back by a key.
     driver.drop({write(folder, "patch.svg", svg("<rect width='6' height='30' fill='#fff'/>"))});

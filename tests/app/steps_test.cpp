@@ -224,3 +224,26 @@ TEST_CASE("a double click picks one object and gives it its own step, or back") 
     choose(driver, "Step the chosen art burns in", "By its ink");
     CHECK(job_of(driver).motifs[0].objects.empty());
 }
+
+TEST_CASE("an ink that burns by its darkness says how dark on its chip") {
+    WindowDriver driver;
+    open_plate(driver);
+    const auto fill_chip = [&]() -> InkChip* {
+        for (InkChip* chip : driver->steps_tray().chips())
+            if (chip->ink().kind == InkKind::fill) return chip;
+        return nullptr;
+    };
+    REQUIRE(fill_chip());
+    CHECK(fill_chip()->spoken_value() == "burned");
+    const int narrow = fill_chip()->sizeHint().width();
+    steps::StepSettings settings = job_of(driver).steps[0].settings;
+    REQUIRE(settings.kind == steps::StepKind::engrave);
+    settings.fill.tones = steps::FillSettings::Tones::power;
+    REQUIRE(driver->document().edit(
+        "tones", job::change_settings(job_of(driver), job_of(driver).steps[0].id, settings, Speed::mm_per_min(12000)),
+        JobChange::steps));
+    REQUIRE(driver.wait_planned());
+    QTest::qWait(20);
+    CHECK(fill_chip()->spoken_value() == "burned 100 % dark");
+    CHECK(fill_chip()->sizeHint().width() > narrow);
+}

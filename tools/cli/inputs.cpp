@@ -352,7 +352,9 @@ Result<art::ReadOptions> parse_read_options(const ReadArguments& arguments) {
     if (arguments.text == "single-stroke") options.text = art::DrawnText::single_stroke;
     options.page = arguments.page;
     options.density = arguments.density;
-    options.cover = arguments.cover == "on";
+    options.cover = arguments.cover != "off";
+    options.cover_lines = arguments.cover == "lines";
+    options.hatches = arguments.hatches == "lines";
     options.linetypes = arguments.linetypes == "on";
     if (!arguments.as_picture.empty()) {
         const auto pitch = length(arguments.as_picture);

@@ -30,7 +30,8 @@ struct ReadArguments {
     double smoothness = 1;
     std::string speck;
     std::string as_picture;         ///< mm from dot to dot; empty: areas and lines
-    std::string cover = "on";       ///< or "off"
+    std::string cover = "on";       ///< or "off", or "lines": lines are covered too
+    std::string hatches = "lines";  ///< or "picture"
     std::string linetypes = "on";   ///< or "off"
     std::vector<std::string> mend;  ///< kinds of faults, or "all"
 };

@@ -38,8 +38,12 @@ void add_read_options(CLI::App* command, ReadArguments& read) {
     command->add_flag(
         "--as-picture{0.1}", read.as_picture,
         "all but thin lines as one picture that looks as the drawing does; =PITCH: dots so far apart, mm");
-    command->add_option("--cover", read.cover, "areas burn only where paint on top leaves them seen")
-        ->check(CLI::IsMember({"on", "off"}))
+    command
+        ->add_option("--cover", read.cover, "areas burn only where paint on top leaves them seen; lines: so do lines")
+        ->check(CLI::IsMember({"on", "off", "lines"}))
+        ->capture_default_str();
+    command->add_option("--hatches", read.hatches, "patterns of thin lines are lines, or a picture")
+        ->check(CLI::IsMember({"lines", "picture"}))
         ->capture_default_str();
     command->add_option("--linetypes", read.linetypes, "dashed and dotted lines of CAD drawings are so")
         ->check(CLI::IsMember({"on", "off"}))

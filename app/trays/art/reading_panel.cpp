@@ -34,6 +34,14 @@ geometry::Box as_drawn(const geometry::Box& on_bed, const job::Motif& motif) {
     return box;
 }
 
+/// How fine the picture step burns, mm from dot to dot.
+double picture_pitch(const job::Job& job) {
+    double pitch = steps::starting_point(steps::StepKind::picture).line_pitch.mm();
+    for (const job::Step& step : job.steps)
+        if (step.settings.kind == steps::StepKind::picture) pitch = step.settings.line_pitch.mm();
+    return pitch;
+}
+
 }  // namespace
 
 ReadingPanel::ReadingPanel(job::Id motif, const TrayContext& context, QWidget* parent)
@@ -44,6 +52,7 @@ ReadingPanel::ReadingPanel(job::Id motif, const TrayContext& context, QWidget* p
     if (art_->format == "svg" || art_->format == "pdf") add_strokes();
     if (art_->format == "dxf") add_letters();
     if (art_->format == "dxf") add_linetypes();
+    if (art_->format == "svg" || art_->format == "pdf") add_hatches();
     if (art_->format != "picture") add_cover();
     if (art_->format != "picture") add_looks();
     if (art_->format == "picture")
@@ -103,7 +112,7 @@ void ReadingPanel::add_cover() {
     auto* cover = new QCheckBox(tr("Paint covers paint"), this);
     cover->setToolTip(
         tr("Areas burn only where they are seen: what is painted over them, white too, is cut out. What "
-           "lets through is mixed. Lines are never cut away."));
+           "lets through is mixed."));
     cover->setChecked(art_->read_with.cover);
     connect(cover, &QCheckBox::clicked, this, [this](bool on) {
         change(
@@ -111,11 +120,42 @@ void ReadingPanel::add_cover() {
             job::Anchor::page);
     });
     rows_->addWidget(cover);
+    if (!art_->read_with.cover) return;
+    auto* lines = new QCheckBox(tr("It covers lines too"), this);
+    lines->setToolTip(tr("Lines burn only where no area is painted over them; otherwise they burn whole"));
+    lines->setChecked(art_->read_with.cover_lines);
+    connect(lines, &QCheckBox::clicked, this, [this](bool on) {
+        change(
+            on ? tr("Paint covers lines") : tr("Lines burn whole"), [on](auto& options) { options.cover_lines = on; },
+            job::Anchor::page);
+    });
+    rows_->addWidget(lines);
+}
+
+void ReadingPanel::add_hatches() {
+    auto* hatches = new QCheckBox(tr("Hatching is lines"), this);
+    hatches->setToolTip(tr("Patterns of nothing but thin lines are those lines; otherwise they are pictures"));
+    hatches->setChecked(art_->read_with.hatches);
+    connect(hatches, &QCheckBox::clicked, this, [this](bool on) {
+        change(
+            on ? tr("Hatching as lines") : tr("Hatching as a picture"), [on](auto& options) { options.hatches = on; },
+            job::Anchor::page);
+    });
+    rows_->addWidget(hatches);
 }
 
 void ReadingPanel::add_looks() {
     const bool picture = art_->read_with.as_picture.has_value();
     auto* row = add_row(picture ? tr("One picture, as it looks") : tr("Areas and lines"));
+    const double pitch = picture_pitch(context_.document.job());
+    if (picture && std::abs(pitch - *art_->read_with.as_picture) > 1e-6) {
+        // The step burns it finer or coarser than it was drawn.
+        auto* again =
+            make_button(tr("Draw it with dots of %1 mm").arg(QLocale().toString(pitch)), ButtonLook::link, this);
+        again->setToolTip(tr("The picture step burns dots so far apart; the picture was drawn for others"));
+        connect(again, &QPushButton::clicked, this, [this] { read_as_it_looks(motif_, context_); });
+        row->addWidget(again);
+    }
     auto* other = make_button(picture ? tr("As areas and lines") : tr("As it looks"), ButtonLook::link, this);
     other->setToolTip(tr("As it looks: shadows, soft edges, masks and all become one picture; thin lines stay lines"));
     connect(other, &QPushButton::clicked, this, [this, picture] {
@@ -247,12 +287,8 @@ void ReadingPanel::add_registration() {
 }
 
 void read_as_it_looks(job::Id motif, const TrayContext& context) {
-    // As fine as the picture step burns.
-    double pitch = steps::starting_point(steps::StepKind::picture).line_pitch.mm();
-    for (const job::Step& step : context.document.job().steps)
-        if (step.settings.kind == steps::StepKind::picture) pitch = step.settings.line_pitch.mm();
     art::ReadOptions options = context.art.options_of(motif);
-    options.as_picture = pitch;
+    options.as_picture = picture_pitch(context.document.job());
     context.art.read_again(motif, options, ReadingPanel::tr("Burn as it looks"), job::Anchor::page);
 }
 

@@ -22,6 +22,7 @@ class ReadingPanel : public QWidget {
     void add_looks();
     void add_letters();
     void add_linetypes();
+    void add_hatches();
     void add_width();
     void add_scale();
     void add_density();

@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/steps/steps_tray.hpp"
 
+#include "bed/art_layers.hpp"
 #include "recipes/recipe_sheets.hpp"
 
 #include <chalkline/job/edits.hpp>
+#include <chalkline/planning/proof.hpp>
 #include <chalkline/swatches/card_job.hpp>
 #include <chalkline/wording/wording.hpp>
 
@@ -187,6 +189,27 @@ void StepsTray::refresh() {
         card_box_->insertWidget(static_cast<int>(cut - job.steps.begin()) + 1, fault_);
     }
     show_times();
+    show_tones();
+}
+
+/// What each ink becomes in the first step that burns inks by their darkness.
+void StepsTray::show_tones() {
+    const job::Job& job = context_.document.job();
+    for (InkChip* chip : chips_) {
+        const auto burns_by_tone = [&](const job::Step& step) {
+            return step.settings.kind == steps::StepKind::engrave &&
+                   step.settings.fill.tones != steps::FillSettings::Tones::flat &&
+                   std::find(step.inks.begin(), step.inks.end(), chip->ink()) != step.inks.end();
+        };
+        const auto step = std::find_if(job.steps.begin(), job.steps.end(), burns_by_tone);
+        if (step == job.steps.end() || chip->ink().kind != InkKind::fill) {
+            chip->show_tone({}, {});
+            continue;
+        }
+        const QColor burned = tone_of_ink(*step, chip->ink().rgb, context_.machine.profile(), context_.roles);
+        chip->show_tone(planning::ink_share(chip->ink().rgb, step->settings),
+                        burned.alpha() > 0 ? burned : context_.roles.paper);
+    }
 }
 
 void StepsTray::show_times() {

@@ -29,6 +29,7 @@ class StepsTray : public QWidget {
     void rebuild();
     void refresh();
     void show_times();
+    void show_tones();
     void add_chip(const job::RoutedInk& routed, QLayout* place);
     void add_card(const job::Step& step, int number);
     StepCard* card_at(const QPoint& global) const;

@@ -134,34 +134,50 @@ Region seen(const Pile& pile) {
     return result;
 }
 
-std::vector<Polyline> parts_inside(const std::vector<Polyline>& lines, const Region& region) {
-    std::vector<Polyline> parts;
+namespace {
+
+/// Adds what of a line is left.
+void cut(const Polyline& line, const ClipperLib::Paths& clip, FillRule rule, ClipperLib::ClipType how,
+         std::vector<Polyline>& parts) {
+    auto subject = to_clipper(line);
+    if (line.closed) subject.push_back(subject.front());
+    ClipperLib::Clipper clipper;
+    clipper.AddPath(subject, ClipperLib::ptSubject, false);
+    clipper.AddPaths(clip, ClipperLib::ptClip, true);
+    ClipperLib::PolyTree tree;
+    clipper.Execute(how, tree, ClipperLib::pftNonZero, fill_type(rule));
+    ClipperLib::Paths found;
+    ClipperLib::OpenPathsFromPolyTree(tree, found);
+    const bool whole =
+        line.closed && found.size() == 1 && found[0].size() == subject.size() && found[0].front() == found[0].back();
+    if (whole) return parts.push_back(line);
+    for (const auto& path : found)
+        if (path.size() > 1) parts.push_back(from_clipper(path, false));
+}
+
+std::vector<Polyline> parts(const std::vector<Polyline>& lines, const Region& region, ClipperLib::ClipType how) {
+    const bool inside = how == ClipperLib::ctIntersection;
+    std::vector<Polyline> result;
     const bool cuts = is_worth_cutting(region);
     const auto whole_clip = to_clipper(region.rings);
     for (const Polyline& line : lines) {
         if (line.points.size() < 2) {
-            if (!line.points.empty() && contains(region, line.points[0])) parts.push_back(line);
+            if (!line.points.empty() && contains(region, line.points[0]) == inside) result.push_back(line);
             continue;
         }
-        auto subject = to_clipper(line);
-        if (line.closed) subject.push_back(subject.front());
-        ClipperLib::Clipper clipper;
-        clipper.AddPath(subject, ClipperLib::ptSubject, false);
-        clipper.AddPaths(cuts ? to_clipper(near(region, bounds(line)).rings) : whole_clip, ClipperLib::ptClip, true);
-        ClipperLib::PolyTree tree;
-        clipper.Execute(ClipperLib::ctIntersection, tree, ClipperLib::pftNonZero, fill_type(region.rule));
-        ClipperLib::Paths found;
-        ClipperLib::OpenPathsFromPolyTree(tree, found);
-        const bool whole = line.closed && found.size() == 1 && found[0].size() == subject.size() &&
-                           found[0].front() == found[0].back();
-        if (whole) {
-            parts.push_back(line);
-            continue;
-        }
-        for (const auto& path : found)
-            if (path.size() > 1) parts.push_back(from_clipper(path, false));
+        cut(line, cuts ? to_clipper(near(region, bounds(line)).rings) : whole_clip, region.rule, how, result);
     }
-    return parts;
+    return result;
+}
+
+}  // namespace
+
+std::vector<Polyline> parts_inside(const std::vector<Polyline>& lines, const Region& region) {
+    return parts(lines, region, ClipperLib::ctIntersection);
+}
+
+std::vector<Polyline> parts_outside(const std::vector<Polyline>& lines, const Region& region) {
+    return parts(lines, region, ClipperLib::ctDifference);
 }
 
 }  // namespace chalkline::geometry

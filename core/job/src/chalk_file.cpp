@@ -179,6 +179,12 @@ void migrate_to_8(Json& json) {
     }
 }
 
+/// Before version 9 a pattern of thin lines was a picture.
+void migrate_to_9(Json& json) {
+    for (Json& motif : json.at("motifs"))
+        motif["read"]["hatches"] = false;
+}
+
 /// Some art would burn otherwise if its paint covered: it has areas of several inks, or a picture with areas.
 bool could_cover(const Job& job) {
     return std::any_of(job.motifs.begin(), job.motifs.end(), [](const Motif& motif) {
@@ -279,6 +285,7 @@ Result<Opened> parse_chalk(const std::string& bytes, const std::string& name, co
         if (json["version"] < 2) migrate_to_2(json);
         if (older_paint) migrate_to_7(json);
         if (json["version"] < 8) migrate_to_8(json);
+        if (json["version"] < 9) migrate_to_9(json);
         ArtShelf shelf(*file, name, outside, watch);
         Opened opened = job_from_json(json, shelf);
         if (watch.cancelled()) return fail(chalkline::error::cancelled, {}, name);

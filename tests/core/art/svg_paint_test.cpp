@@ -151,6 +151,34 @@ TEST_CASE("opacity stated twice counts once, and nothing at all draws nothing") 
               .shapes.size() == 1);
 }
 
+TEST_CASE("a pattern of thin lines stays lines, through all its tiles, inside the area") {
+    const std::string hatched =
+        "<pattern id='h' patternUnits='userSpaceOnUse' width='2' height='2'>"
+        "<path d='M0 1H2' stroke='#f00'/></pattern><path d='M10 10H40V30H10ZM20 14V24H30V14Z' fill-rule='evenodd' "
+        "fill='url(#h)'/>";
+    const Artwork art = drawing(hatched);
+    REQUIRE(art.shapes.size() == 1);
+    CHECK(art.pictures.empty());
+    CHECK(art.shapes[0].ink == Ink{{255, 0, 0}, InkKind::line});
+    // Rows at odd millimetres; five of them meet the hole.
+    const auto lines = art.shapes[0].path.flatten();
+    CHECK(lines.size() == 10 + 5);
+    CHECK(geometry::length(lines) == Approx(10 * 30 - 5 * 10).margin(0.05));
+
+    ReadOptions pictures;
+    pictures.hatches = false;
+    CHECK(read_text(svg(hatched), pictures)->pictures.size() == 1);
+    // A wide line of a pattern is an area, and a pattern with areas is a picture.
+    CHECK(drawing("<pattern id='h' patternUnits='userSpaceOnUse' width='2' height='2'><path d='M0 1H2' stroke='#f00' "
+                  "stroke-width='.5'/></pattern><rect width='20' height='20' fill='url(#h)'/>")
+              .pictures.size() == 1);
+    // How wide it is on the page counts, not in the tile.
+    CHECK(drawing("<pattern id='h' patternUnits='userSpaceOnUse' width='20' height='20' patternTransform='scale(.1)'>"
+                  "<path d='M0 10H20' stroke='#f00' stroke-width='1'/></pattern><rect width='20' height='20' "
+                  "fill='url(#h)'/>")
+              .pictures.empty());
+}
+
 TEST_CASE("gradients and patterns are pictures of their own ink") {
     const Artwork art = drawing(
         "<linearGradient id='g'><stop stop-color='#000'/><stop offset='1' stop-color='#fff'/></linearGradient>"

@@ -69,6 +69,8 @@ TEST_CASE("how art was read is kept, each way of reading a file its own") {
     options.picture_width = 33;
     options.text = art::DrawnText::single_stroke;
     options.cover = false;
+    options.cover_lines = true;
+    options.hatches = false;
     options.density = 72;
     auto other = art::read_again(*job.motifs[0].art, options, {});
     REQUIRE(other);
@@ -101,6 +103,7 @@ TEST_CASE("a job of version 1 opens as it was: every stroke a line") {
 TEST_CASE("a job made before paint covered paint burns as it did, and that is said where it matters") {
     const Opened before = load(CHALKLINE_DATA "/job-v6.chalk").value();
     CHECK_FALSE(before.job.motifs[0].art->read_with.cover);
+    CHECK_FALSE(before.job.motifs[0].art->read_with.hatches);
     REQUIRE(before.told.size() == 1);
     CHECK(before.told[0].code == notice::older_paint);
     // It is kept as it burns, and not said again.

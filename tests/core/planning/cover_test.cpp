@@ -233,3 +233,33 @@ TEST_CASE("stacking changes the order, and nothing else") {
     CHECK(order(job::stack(job, {ids[3]}, job::Stacking::forward).value()) == ids);
     CHECK_FALSE(job::stack(job, {99}, to_front));
 }
+
+TEST_CASE("lines under areas burn whole, or where they are seen when that is asked for") {
+    // A line of 40 mm under a white plate of 10 mm, and one of 40 mm over it.
+    const std::string drawn =
+        "<path d='M0 5H40' stroke='#f00'/><rect x='5' y='2' width='10' height='6' fill='#fff'/>"
+        "<path d='M0 7H40' stroke='#f00'/>";
+    const auto cut_length = [](const job::Job& job) {
+        double length = 0;
+        const Plan planned = plan(job, {}).value();
+        for (const StepReport& report : planned.steps)
+            if (job.step(report.step)->settings.kind == steps::StepKind::cut) length += report.burn;
+        return length;
+    };
+    job::Job job = test::drawn_job(drawn);
+    const double whole = cut_length(job);
+    const auto hidden = [](job::Job all) {
+        for (job::Motif& motif : all.motifs) {
+            art::Artwork art = *motif.art;
+            art.read_with.cover_lines = true;
+            motif.art = std::make_shared<const art::Artwork>(art);
+        }
+        return all;
+    };
+    CHECK(cut_length(hidden(job)) == Approx(whole - 10 * whole / 80).margin(0.01));
+    // Another motif over both of them hides another 5 mm of each.
+    const geometry::Box box = job::bounds(job);
+    job = with(job, form(5, 20, {0, 0, 255}), {box.right - 5, box.bottom - 5});
+    CHECK(cut_length(job) == Approx(whole).margin(0.01));
+    CHECK(cut_length(hidden(job)) == Approx(whole - 20 * whole / 80).margin(0.01));
+}

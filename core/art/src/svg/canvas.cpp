@@ -1,6 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "canvas.hpp"
 
+#include "hatch.hpp"
+#include "pattern_tile.hpp"
+
 #include <chalkline/geometry/combine.hpp>
 
 namespace chalkline::art::svg {
@@ -113,6 +116,7 @@ void Canvas::fill(const Path& page_path, FillRule rule, const Coat& coat, const 
     if (region.rings.empty()) return;
     if (coat.server) {
         const PaintedArea area{region, user_box, place, coat.alpha};
+        if (fill_with_lines(coat.server, area, element)) return;
         if (auto served = paint_by_server(scene_, coat.server, area, patterns_)) {
             served->picture.line = line;
             if (served->coarse) scene_.notes.add(notice::coarse_picture, element);
@@ -134,6 +138,17 @@ void Canvas::fill(const Path& page_path, FillRule rule, const Coat& coat, const 
          0,
          line},
         coat.alpha);
+}
+
+bool Canvas::fill_with_lines(const pugi::xml_node& server, const PaintedArea& area, const pugi::xml_node& element) {
+    if (!scene_.options.hatches || scene_.options.as_picture || !is_pattern(server)) return false;
+    auto lines = hatch_lines(scene_, server, area, patterns_);
+    if (!lines) return false;
+    for (Shape& shape : *lines) {
+        shape.line = scene_.document.line_of(element);
+        add(std::move(shape), area.opacity);
+    }
+    return true;
 }
 
 void Canvas::stroke(const Path& path, const Style& style, const Coat& coat, const Place& place,

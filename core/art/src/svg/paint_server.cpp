@@ -2,6 +2,7 @@
 #include "paint_server.hpp"
 
 #include "cairo_image.hpp"
+#include "pattern_tile.hpp"
 
 #include <numbers>
 
@@ -16,22 +17,6 @@ struct Stop {
     double offset;
     Colour colour;
 };
-
-/// The server itself and those its references lead through; attributes are looked up in this order.
-std::vector<pugi::xml_node> lineage(const Scene& scene, pugi::xml_node server) {
-    std::vector<pugi::xml_node> chain;
-    while (server && chain.size() < 16 && std::find(chain.begin(), chain.end(), server) == chain.end()) {
-        chain.push_back(server);
-        server = scene.document.referred(reference_of(server));
-    }
-    return chain;
-}
-
-std::string_view inherited(const std::vector<pugi::xml_node>& chain, const char* name) {
-    for (const auto& server : chain)
-        if (const auto attribute = server.attribute(name)) return attribute.value();
-    return {};
-}
 
 /// `style` is the gradient's own.
 Stop read_stop(const Scene& scene, const pugi::xml_node& element, Style style, const Viewport& viewport) {
@@ -57,10 +42,6 @@ std::vector<Stop> stops_of(const Scene& scene, const std::vector<pugi::xml_node>
     for (std::size_t i = 1; i < stops.size(); ++i)
         stops[i].offset = std::max(stops[i].offset, stops[i - 1].offset);
     return stops;
-}
-
-bool is_pattern(const pugi::xml_node& server) {
-    return local_name(server) == "pattern";
 }
 
 /// The map from the server's units to page px: the shape's box or its user units.
@@ -110,27 +91,8 @@ Pattern gradient_pattern(const std::vector<pugi::xml_node>& chain, const std::ve
 }
 
 /// One tile of a pattern as a picture that repeats.
-Pattern tile_pattern(const std::vector<pugi::xml_node>& chain, const PaintedArea& area, const Transform& to_dots,
-                     const PatternReader& read_pattern) {
-    const bool own_units = inherited(chain, "patternUnits") == "userSpaceOnUse";
-    const Viewport view = own_units ? area.place.viewport : Viewport{1, 1, 1};
-    const auto value = [&](const char* name, Axis axis) {
-        return parse_length(inherited(chain, name), view, axis).value_or(0);
-    };
-    double x = value("x", Axis::x), y = value("y", Axis::y), width = value("width", Axis::x),
-           height = value("height", Axis::y);
-    const Box& box = area.user_box;
-    if (!own_units) {
-        x = box.left + x * box.width(), y = box.bottom + y * box.height();
-        width *= box.width(), height *= box.height();
-    }
-    if (!(width > 0) || !(height > 0)) return nullptr;
-    pugi::xml_node content;
-    for (const auto& server : chain)
-        if (!content && server.first_child()) content = server;
-    if (!content) return nullptr;
-    const auto own = parse_transform(inherited(chain, "patternTransform")).value_or(Transform{});
-    const Transform tile_to_dots = to_dots * area.place.map * own;
+Pattern tile_pattern(const PatternTile& tile, const Transform& to_dots, const PatternReader& read_pattern) {
+    const Transform tile_to_dots = to_dots * tile.to_page;
     if (tile_to_dots.area() == 0) return nullptr;
     const Transform tile_per_dot = tile_to_dots.inverse();
     // An area that is not 0 can still be too small or too large to divide by.
@@ -140,23 +102,15 @@ Pattern tile_pattern(const std::vector<pugi::xml_node>& chain, const PaintedArea
     const auto dots_along = [](double extent, double extent_per_dot) {
         return static_cast<int>(std::clamp(std::ceil(extent / extent_per_dot), 1.0, 4000.0));
     };
-    const int across = dots_along(width, std::hypot(tile_per_dot.a, tile_per_dot.c));
-    const int down = dots_along(height, std::hypot(tile_per_dot.b, tile_per_dot.d));
-    Place place;
-    place.viewport = area.place.viewport;
-    place.depth = area.place.depth + 1;
-    // The content counts from the tile's own corner, not from the drawing's: so do all renderers.
-    place.map = Transform::move(x, y);
-    if (const auto view_box = parse_numbers(inherited(chain, "viewBox")); view_box.size() == 4 && view_box[2] > 0)
-        place.map = Transform::move(x, y) *
-                    Transform::scale(width / view_box[2], height / std::max(1e-9, view_box[3])) *
-                    Transform::move(-view_box[0], -view_box[1]);
-    else if (inherited(chain, "patternContentUnits") == "objectBoundingBox")
-        place.map = Transform{box.width(), 0, 0, box.height(), x, y};
-    const Composer::Sheet tile = read_pattern(content, place);
-    const Transform tile_map = Transform::scale(across / width, down / height) * Transform::move(-x, -y);
+    const int across = dots_along(tile.width, std::hypot(tile_per_dot.a, tile_per_dot.c));
+    const int down = dots_along(tile.height, std::hypot(tile_per_dot.b, tile_per_dot.d));
+    Place place = tile.around;
+    place.map = tile.content_map;
+    const Composer::Sheet drawn = read_pattern(tile.content, place);
+    const Transform tile_map =
+        Transform::scale(across / tile.width, down / tile.height) * Transform::move(-tile.x, -tile.y);
     const Surface surface(cairo_image_surface_create(CAIRO_FORMAT_ARGB32, across, down));
-    render(Cairo(cairo_create(surface.get())).get(), tile.paint(), tile_map, ThinLines::drawn);
+    render(Cairo(cairo_create(surface.get())).get(), drawn.paint(), tile_map, ThinLines::drawn);
     Pattern pattern(cairo_pattern_create_for_surface(surface.get()));
     cairo_pattern_set_extend(pattern.get(), CAIRO_EXTEND_REPEAT);
     const cairo_matrix_t matrix = to_cairo(tile_map * tile_per_dot);
@@ -204,8 +158,11 @@ std::optional<ServedPicture> paint_by_server(const Scene& scene, const pugi::xml
         Transform::scale(width / box.width(), height / box.height()) * Transform::move(-box.left, -box.bottom);
 
     const auto chain = lineage(scene, server);
-    const Pattern paint = is_pattern(server) ? tile_pattern(chain, area, to_dots, read_pattern)
-                                             : gradient_pattern(chain, stops_of(scene, chain), area, to_dots);
+    Pattern paint;
+    if (!is_pattern(server))
+        paint = gradient_pattern(chain, stops_of(scene, chain), area, to_dots);
+    else if (const auto tile = pattern_tile(chain, area))
+        paint = tile_pattern(*tile, to_dots, read_pattern);
     if (!paint || cairo_pattern_status(paint.get()) != CAIRO_STATUS_SUCCESS) return {};
 
     const bool covers = scene.options.cover;

@@ -361,6 +361,7 @@ Json to_json(const art::ReadOptions& options) {
     if (options.picture_width) json["picture_width_mm"] = *options.picture_width;
     if (options.text != ordinary.text) json["text"] = "single-stroke";
     if (options.linetypes != ordinary.linetypes) json["linetypes"] = options.linetypes;
+    if (options.hatches != ordinary.hatches) json["hatches"] = options.hatches;
     if (const auto& trace = options.trace)
         json["trace"] = {{"centre_lines", trace->centre_lines},
                          {"threshold", trace->threshold},
@@ -368,6 +369,7 @@ Json to_json(const art::ReadOptions& options) {
                          {"smoothness", trace->smoothness}};
     if (options.as_picture) json["as_picture_mm"] = *options.as_picture;
     if (options.cover != ordinary.cover) json["cover"] = options.cover;
+    if (options.cover_lines != ordinary.cover_lines) json["cover_lines"] = options.cover_lines;
     if (!options.removed.empty()) json["removed"] = options.removed;
     for (const art::Fault fault : options.mend)
         json["mend"].push_back(std::string(art::to_text(fault)));
@@ -392,10 +394,12 @@ art::ReadOptions read_options_from_json(const Json& json) {
     if (json.contains("picture_width_mm")) options.picture_width = positive(json["picture_width_mm"]);
     if (json.value("text", "") == "single-stroke") options.text = art::DrawnText::single_stroke;
     options.linetypes = json.value("linetypes", options.linetypes);
+    options.hatches = json.value("hatches", options.hatches);
     if (const auto trace = json.find("trace"); trace != json.end())
         options.trace = art::TraceOptions{trace->at("centre_lines"), trace->at("threshold"), trace->at("speck_mm"),
                                           trace->at("smoothness")};
     options.cover = json.value("cover", options.cover);
+    options.cover_lines = json.value("cover_lines", options.cover_lines);
     if (json.contains("as_picture_mm")) options.as_picture = positive(json["as_picture_mm"]);
     for (const Json& index : json.value("removed", Json::array()))
         options.removed.push_back(index);

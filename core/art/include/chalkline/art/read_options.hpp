@@ -53,8 +53,10 @@ struct ReadOptions {
     std::optional<double> picture_width;  ///< mm; width of a picture file, in place of what its resolution says
     DrawnText text = DrawnText::outline;
     bool linetypes = true;              ///< dashed and dotted lines of CAD drawings are dashed and dotted
+    bool hatches = true;                ///< patterns of nothing but thin lines are those lines
     std::optional<TraceOptions> trace;  ///< pictures become shapes
     bool cover = true;                  ///< areas burn only where they are seen, and what is translucent is mixed
+    bool cover_lines = false;           ///< with `cover`: lines too burn only where no area lies over them
     /// Mm from dot to dot: all but thin lines becomes one picture that looks as the drawing does.
     std::optional<double> as_picture;
     std::vector<int> removed;  ///< shapes taken out, counted as they were read; rising

@@ -31,5 +31,7 @@ Region grown(const Region& region, double by, double tolerance = 0.005);
 /// The parts of the lines inside the region, in no particular order. A closed line that lies wholly inside stays
 /// closed; one that is cut becomes open pieces.
 std::vector<Polyline> parts_inside(const std::vector<Polyline>& lines, const Region& region);
+/// The parts outside of it, in the same way.
+std::vector<Polyline> parts_outside(const std::vector<Polyline>& lines, const Region& region);
 
 }  // namespace chalkline::geometry

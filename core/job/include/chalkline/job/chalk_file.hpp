@@ -23,7 +23,7 @@ inline constexpr std::string_view lost_stock = "job.lost-stock";
 inline constexpr std::string_view older_paint = "job.older-paint";
 }  // namespace notice
 
-inline constexpr int chalk_version = 8;
+inline constexpr int chalk_version = 9;
 
 /// A job read from a file, and what of it could not be read: damaged, or drawn in a way that gives nothing any more.
 struct Opened {
