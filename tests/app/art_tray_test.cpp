@@ -3,6 +3,8 @@
 #include "support/window_driver.hpp"
 #include "tasks/task_runner.hpp"
 
+#include <chalkline/job/edits.hpp>
+
 #include <catch2/catch.hpp>
 
 #include <QCheckBox>
@@ -413,6 +415,20 @@ TEST_CASE("a drawing burns as it looks by one click, and back") {
     CHECK(art->shapes[0].ink.kind == InkKind::line);
     REQUIRE(driver.wait_planned());
     CHECK(driver->plans().planned().plan->proofs.size() == 1);
+    // A step that burns other dots has it drawn anew for them.
+    job::Id picture_step = 0;
+    for (const job::Step& step : driver->document().job().steps)
+        if (step.settings.kind == steps::StepKind::picture) picture_step = step.id;
+    steps::StepSettings settings = driver->document().job().step(picture_step)->settings;
+    settings.line_pitch = Length::mm(0.2);
+    REQUIRE(driver->document().edit(
+        "pitch",
+        job::change_settings(driver->document().job(), picture_step, settings, driver->machine().profile().top_speed()),
+        app::JobChange::steps));
+    QTest::qWait(20);
+    click_button(driver, "Draw it with dots of 0.2 mm");
+    CHECK(driver->document().job().motifs[0].art->read_with.as_picture == 0.2);
+    CHECK(driver->document().job().motifs[0].art->pictures[0].image->width < art->pictures[0].image->width);
     click_button(driver, "As areas and lines");
     CHECK(driver->document().job().motifs[0].art->pictures.empty());
     // What is not reproduced is said at the top of the tray and on the line, and offers the same.

@@ -126,6 +126,7 @@ TEST_CASE("every board by the command line: stopped in the middle, and gone on w
         CHECK(newest_burn()["end"] == "finished");
         machine.finish();
         const std::string report = machine.report();
+        INFO(report);
         CHECK(report.find("\"errors\": []") != std::string::npos);
         CHECK(report.find("\"violations\": []") != std::string::npos);
         CHECK(machine.figure("beam_on_mm") > tag_mm - 1);

@@ -52,7 +52,7 @@ ReadingPanel::ReadingPanel(job::Id motif, const TrayContext& context, QWidget* p
     if (art_->format == "svg" || art_->format == "pdf") add_strokes();
     if (art_->format == "dxf") add_letters();
     if (art_->format == "dxf") add_linetypes();
-    if (art_->format == "svg" || art_->format == "pdf") add_hatches();
+    if (art_->hatched) add_hatches();
     if (art_->format != "picture") add_cover();
     if (art_->format != "picture") add_looks();
     if (art_->format == "picture")
@@ -129,7 +129,10 @@ void ReadingPanel::add_cover() {
             on ? tr("Paint covers lines") : tr("Lines burn whole"), [on](auto& options) { options.cover_lines = on; },
             job::Anchor::page);
     });
-    rows_->addWidget(lines);
+    auto* below = new QHBoxLayout;
+    below->addSpacing(24);
+    below->addWidget(lines, 1);
+    rows_->addLayout(below);
 }
 
 void ReadingPanel::add_hatches() {
@@ -147,15 +150,7 @@ void ReadingPanel::add_hatches() {
 void ReadingPanel::add_looks() {
     const bool picture = art_->read_with.as_picture.has_value();
     auto* row = add_row(picture ? tr("One picture, as it looks") : tr("Areas and lines"));
-    const double pitch = picture_pitch(context_.document.job());
-    if (picture && std::abs(pitch - *art_->read_with.as_picture) > 1e-6) {
-        // The step burns it finer or coarser than it was drawn.
-        auto* again =
-            make_button(tr("Draw it with dots of %1 mm").arg(QLocale().toString(pitch)), ButtonLook::link, this);
-        again->setToolTip(tr("The picture step burns dots so far apart; the picture was drawn for others"));
-        connect(again, &QPushButton::clicked, this, [this] { read_as_it_looks(motif_, context_); });
-        row->addWidget(again);
-    }
+    if (picture) add_other_dots(row);
     auto* other = make_button(picture ? tr("As areas and lines") : tr("As it looks"), ButtonLook::link, this);
     other->setToolTip(tr("As it looks: shadows, soft edges, masks and all become one picture; thin lines stay lines"));
     connect(other, &QPushButton::clicked, this, [this, picture] {
@@ -164,6 +159,21 @@ void ReadingPanel::add_looks() {
             tr("Burn areas and lines"), [](auto& options) { options.as_picture.reset(); }, job::Anchor::page);
     });
     row->addWidget(other);
+}
+
+/// Where the picture step burns finer or coarser than the picture was drawn.
+void ReadingPanel::add_other_dots(QHBoxLayout* row) {
+    auto* again = make_button({}, ButtonLook::link, this);
+    again->setToolTip(tr("The picture step burns dots so far apart; the picture was drawn for others"));
+    connect(again, &QPushButton::clicked, this, [this] { read_as_it_looks(motif_, context_); });
+    row->addWidget(again);
+    const auto show = [this, again] {
+        const double pitch = picture_pitch(context_.document.job());
+        again->setText(tr("Draw it with dots of %1 mm").arg(QLocale().toString(pitch)));
+        again->setVisible(std::abs(pitch - *art_->read_with.as_picture) > 1e-6);
+    };
+    connect(&context_.document, &JobDocument::changed, again, show);
+    show();
 }
 
 void ReadingPanel::add_letters() {

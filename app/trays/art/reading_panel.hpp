@@ -20,6 +20,7 @@ class ReadingPanel : public QWidget {
     void add_strokes();
     void add_cover();
     void add_looks();
+    void add_other_dots(QHBoxLayout* row);
     void add_letters();
     void add_linetypes();
     void add_hatches();

@@ -167,7 +167,10 @@ TEST_CASE("a pattern of thin lines stays lines, through all its tiles, inside th
 
     ReadOptions pictures;
     pictures.hatches = false;
-    CHECK(read_text(svg(hatched), pictures)->pictures.size() == 1);
+    const Artwork painted = read_text(svg(hatched), pictures).value();
+    CHECK(painted.pictures.size() == 1);
+    CHECK(painted.hatched);
+    CHECK_FALSE(drawing("<rect width='2' height='2'/>").hatched);
     // A wide line of a pattern is an area, and a pattern with areas is a picture.
     CHECK(drawing("<pattern id='h' patternUnits='userSpaceOnUse' width='2' height='2'><path d='M0 1H2' stroke='#f00' "
                   "stroke-width='.5'/></pattern><rect width='20' height='20' fill='url(#h)'/>")

@@ -141,9 +141,11 @@ void Canvas::fill(const Path& page_path, FillRule rule, const Coat& coat, const 
 }
 
 bool Canvas::fill_with_lines(const pugi::xml_node& server, const PaintedArea& area, const pugi::xml_node& element) {
-    if (!scene_.options.hatches || scene_.options.as_picture || !is_pattern(server)) return false;
+    if (scene_.options.as_picture || !is_pattern(server)) return false;
     auto lines = hatch_lines(scene_, server, area, patterns_);
     if (!lines) return false;
+    scene_.art.hatched = true;
+    if (!scene_.options.hatches) return false;
     for (Shape& shape : *lines) {
         shape.line = scene_.document.line_of(element);
         add(std::move(shape), area.opacity);

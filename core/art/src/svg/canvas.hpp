@@ -28,7 +28,7 @@ class Canvas {
     std::optional<Coat> coat_of(const Paint& paint, double opacity, const Style& style, const pugi::xml_node& element);
     void fill(const geometry::Path& page_path, geometry::FillRule rule, const Coat& coat, const Place& place,
               const geometry::Box& user_box, const pugi::xml_node& element);
-    /// False: the server is no pattern of lines.
+    /// False: the server is no pattern of lines, or those are not wanted.
     bool fill_with_lines(const pugi::xml_node& server, const PaintedArea& area, const pugi::xml_node& element);
     void stroke(const geometry::Path& path, const Style& style, const Coat& coat, const Place& place,
                 const pugi::xml_node& element);

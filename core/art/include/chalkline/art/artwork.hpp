@@ -59,6 +59,7 @@ struct Artwork {
     std::vector<Remark> remarks;
     bool unit_missing = false;            ///< the file does not say its unit; `read_with.unit` was taken
     bool sized_in_pixels = false;         ///< its size is in pixels or not stated; `read_with.density` was taken
+    bool hatched = false;                 ///< it has patterns of thin lines
     std::optional<double> sheet_density;  ///< pixels an inch at which a page in pixels is a common sheet
     bool size_guessed = false;            ///< a picture whose file does not say how large it is, or not in earnest
     std::optional<double> stated_width;   ///< mm; what a file says that was not taken in earnest
