@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What we read, mix and burn against librsvg, which draws the same files by itself.
+#include "support/pdf_file.hpp"
 #include "support/seen_drawings.hpp"
 
 #include <chalkline/art/reader.hpp>
@@ -177,6 +178,18 @@ TEST_CASE("masks that change from place to place are seen as another renderer sh
         const art::Artwork art = read_text(page(inside));
         CHECK(art.remarks.empty());
         CHECK(share_apart(greys_of(art::drawn(art, pitch)), looks(page(inside)), 24) < 0.01);
+    }
+}
+
+TEST_CASE("a soft mask of a PDF hides what it is dark over, that of a picture too") {
+    for (const char* content : {"/M gs 0 g 0 0 72 72 re f", "72 0 0 72 0 0 cm /I Do",
+                                "q 72 0 0 72 0 0 cm /I Do Q /M gs 0 g 72 0 72 72 re f"}) {
+        INFO(content);
+        const art::Artwork art = read_text(test::pdf({content}));
+        CHECK(art.remarks.empty());
+        const Greys seen = greys_of(art::drawn(art, pitch));
+        CHECK(seen.at(60, 120) < 10);
+        CHECK(seen.at(200, 120) > 245);
     }
 }
 

@@ -1,42 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "doubles.hpp"
 #include "drawings.hpp"
+#include "support/pdf_file.hpp"
 
 using namespace chalkline;
 using namespace chalkline::art;
 using namespace drawings;
+using test::pdf;
 
 namespace {
-
-/// A PDF with one page for each content, 144 × 72 pt.
-std::string pdf(const std::vector<std::string>& contents) {
-    std::string kids;
-    for (std::size_t i = 0; i < contents.size(); ++i)
-        kids += std::to_string(3 + 2 * i) + " 0 R ";
-    std::vector<std::string> objects{
-        "<</Type/Catalog/Pages 2 0 R>>",
-        "<</Type/Pages/Count " + std::to_string(contents.size()) + "/Kids[" + kids + "]/MediaBox[0 0 144 72]>>"};
-    const std::string form = std::to_string(3 + 2 * contents.size());
-    for (const std::string& content : contents) {
-        objects.push_back("<</Type/Page/Parent 2 0 R/Resources<</ExtGState<</V<</ca 0.5>>>>/XObject<</G " + form +
-                          " 0 R>>>>/Contents " + std::to_string(objects.size() + 2) + " 0 R>>");
-        objects.push_back("<</Length " + std::to_string(content.size()) + ">>stream\n" + content + "\nendstream");
-    }
-    // /V lets half through; /G is a group of two squares that overlap.
-    const std::string group = "0 0 36 36 re f 18 0 36 36 re f";
-    objects.push_back("<</Type/XObject/Subtype/Form/BBox[0 0 144 72]/Group<</S/Transparency>>/Length " +
-                      std::to_string(group.size()) + ">>stream\n" + group + "\nendstream");
-    std::string file = "%PDF-1.4\n", table;
-    for (std::size_t i = 0; i < objects.size(); ++i) {
-        char entry[32];
-        std::snprintf(entry, sizeof entry, "%010zu 00000 n \n", file.size());
-        table += entry;
-        file += std::to_string(i + 1) + " 0 obj\n" + objects[i] + "\nendobj\n";
-    }
-    const std::string start = std::to_string(file.size()), size = std::to_string(objects.size() + 1);
-    return file + "xref\n0 " + size + "\n0000000000 65535 f \n" + table + "trailer<</Size " + size +
-           "/Root 1 0 R>>\nstartxref\n" + start + "\n%%EOF\n";
-}
 
 const std::string two_shapes = "0.2 0.4 0.6 rg 36 18 36 36 re f 1 0 0 RG 0.3 w 0 0 m 144 72 l S";
 

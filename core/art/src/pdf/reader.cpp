@@ -34,21 +34,24 @@ Result<std::string> page_as_svg(PopplerPage* page, double width, double height) 
 }
 
 /// Cairo writes masks that count by opacity as masks by light whose content goes through a filter that turns the one
-/// into the other. Said in SVG's own word, areas can be cut by them.
-std::string with_alpha_masks(std::string svg) {
-    const auto replace_all = [&svg](std::string_view from, std::string_view to) {
-        std::string result;
-        std::size_t done = 0;
-        for (std::size_t at = svg.find(from); at != std::string::npos; at = svg.find(from, done)) {
-            result.append(svg, done, at - done).append(to);
-            done = at + from.size();
+/// into the other. Said in SVG's own word, areas can be cut by them. Its other masks do count by light.
+std::string with_alpha_masks(const std::string& svg) {
+    constexpr std::string_view opens = "<mask id=", closes = "</mask>", filtered = "<g filter=\"url(#alpha)\">";
+    std::string result;
+    std::size_t done = 0;
+    for (std::size_t at = svg.find(opens); at != std::string::npos; at = svg.find(opens, done)) {
+        const std::size_t end = std::min(svg.find(closes, at), svg.size());
+        result.append(svg, done, at - done);
+        const std::string_view mask = std::string_view(svg).substr(at, end - at);
+        if (const auto filter = mask.find(filtered); filter == std::string_view::npos) {
+            result.append(mask);
+        } else {
+            result.append("<mask mask-type=\"alpha\" id=").append(mask.substr(opens.size(), filter - opens.size()));
+            result.append("<g>").append(mask.substr(filter + filtered.size()));
         }
-        svg = result.append(svg, done);
-    };
-    if (svg.find("<filter id=\"alpha\"") == std::string::npos) return svg;
-    replace_all("<g filter=\"url(#alpha)\">", "<g>");
-    replace_all("<mask id=", "<mask mask-type=\"alpha\" id=");
-    return svg;
+        done = end;
+    }
+    return result.append(svg, done);
 }
 
 }  // namespace
@@ -87,7 +90,7 @@ Result<Artwork> read(const std::shared_ptr<const std::string>& bytes, const std:
     auto drawn = page_as_svg(page.get(), width, height);
     if (!drawn) return tl::unexpected(drawn.error());
     // A renderer knows the filter; areas do not.
-    if (!options.as_picture) drawn = with_alpha_masks(std::move(*drawn));
+    if (!options.as_picture) drawn = with_alpha_masks(*drawn);
     auto art = svg::read(*drawn, name, {}, options, outside, watch);
     if (!art) return art;
     // Lines of the drawing in between mean nothing to anyone.
