@@ -175,6 +175,11 @@ TEST_CASE("a pattern of thin lines stays lines, through all its tiles, inside th
     CHECK(drawing("<pattern id='h' patternUnits='userSpaceOnUse' width='2' height='2'><path d='M0 1H2' stroke='#f00' "
                   "stroke-width='.5'/></pattern><rect width='20' height='20' fill='url(#h)'/>")
               .pictures.size() == 1);
+    for (const char* huge : {"1e300", "1e9", "1e400"})
+        CHECK(drawing(std::string("<pattern id='h' patternUnits='userSpaceOnUse' x='") + huge + "' width='" + huge +
+                      "' height='2'><path d='M0 1H2' stroke='#f00'/></pattern><rect width='9' height='9'/><rect "
+                      "width='20' height='20' fill='url(#h)'/>")
+                  .shapes.size() <= 2);
     // How wide it is on the page counts, not in the tile.
     CHECK(drawing("<pattern id='h' patternUnits='userSpaceOnUse' width='20' height='20' patternTransform='scale(.1)'>"
                   "<path d='M0 10H20' stroke='#f00' stroke-width='1'/></pattern><rect width='20' height='20' "

@@ -78,6 +78,17 @@ std::vector<Segment> merged(const std::vector<Segment>& segments) {
     return result;
 }
 
+/// A tile can be larger than anything that can be worked with.
+bool at_possible_place(const PatternTile& tile) {
+    constexpr double limit = farthest_place / mm_per_px;
+    for (const Point corner :
+         geometry::outline(Box{tile.x, tile.y, tile.x + tile.width, tile.y + tile.height}).points) {
+        const Point at = tile.to_page(corner);
+        if (!(std::abs(at.x) < limit) || !(std::abs(at.y) < limit)) return false;
+    }
+    return true;
+}
+
 /// How the tiles that touch a box are numbered, in columns and rows from the first.
 struct TileRange {
     int left, top, right, bottom;
@@ -85,15 +96,17 @@ struct TileRange {
 };
 std::optional<TileRange> tiles_over(const Box& page_box, const PatternTile& tile) {
     const Transform back = tile.to_page.inverse();
-    if (!back.finite()) return {};
+    if (!back.finite() || !at_possible_place(tile)) return {};
     Box box;
     for (const Point corner : geometry::outline(page_box).points)
         box.add(back(corner));
-    const auto number = [](double at) { return std::floor(at); };
-    const double left = number((box.left - tile.x) / tile.width), right = number((box.right - tile.x) / tile.width);
-    const double top = number((box.bottom - tile.y) / tile.height), bottom = number((box.top - tile.y) / tile.height);
+    const double left = std::floor((box.left - tile.x) / tile.width);
+    const double right = std::floor((box.right - tile.x) / tile.width);
+    const double top = std::floor((box.bottom - tile.y) / tile.height);
+    const double bottom = std::floor((box.top - tile.y) / tile.height);
     constexpr double farthest = 1e6;
-    if (!(std::max({-left, right, -top, bottom}) < farthest)) return {};
+    for (const double number : {left, right, top, bottom})
+        if (!(std::abs(number) < farthest)) return {};
     return TileRange{static_cast<int>(left), static_cast<int>(top), static_cast<int>(right), static_cast<int>(bottom)};
 }
 
