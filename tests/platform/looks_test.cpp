@@ -181,6 +181,17 @@ TEST_CASE("masks that change from place to place are seen as another renderer sh
     }
 }
 
+TEST_CASE("letters of which nothing is said are alike as areas and as it looks") {
+    const std::string text = page("<text x='5' y='30'>Wrenfold</text>");
+    art::ReadOptions looking;
+    looking.as_picture = pitch;
+    const Greys areas = greys_of(art::drawn(read_text(text), pitch));
+    CHECK(share_apart(areas, greys_of(art::drawn(read_text(text, looking), pitch)), 64) < 0.005);
+    CHECK(share_apart(areas,
+                      greys_of(art::drawn(read_text(page("<path d='M0 0'/><rect width='1' height='1'/>")), pitch)),
+                      64) > 0.02);
+}
+
 TEST_CASE("a soft mask of a PDF hides what it is dark over, that of a picture too") {
     for (const char* content : {"/M gs 0 g 0 0 72 72 re f", "72 0 0 72 0 0 cm /I Do",
                                 "q 72 0 0 72 0 0 cm /I Do Q /M gs 0 g 72 0 72 72 re f"}) {

@@ -92,6 +92,9 @@ Result<void> draw_as_it_looks(const Scene& scene, const std::vector<pugi::xml_no
     if (!scene.art.linked.empty()) embed_linked(scene, root);
     if (const std::string& css = scene.document.linked_css(); !css.empty())
         root.prepend_child((prefix + "style").c_str()).text().set(css.c_str());
+    // What letters are when nothing is said of them differs from renderer to renderer.
+    for (const auto& [property, value] : {std::pair("font-family", "sans-serif"), std::pair("font-size", "16px")})
+        if (!root.attribute(property)) set(root, property, value);
     set(root, "width", fmt::format("{}px", page.width()));
     set(root, "height", fmt::format("{}px", page.height()));
     set(root, "viewBox", fmt::format("{} {} {} {}", box[0], box[1], box[2], box[3]));
