@@ -50,8 +50,8 @@ class InkChip : public QWidget, public Spoken {
  private:
     static bool is_step_number(const QKeyEvent& event);
     void end_drag();
-    Ink ink_;
     QString text() const;
+    Ink ink_;
     QString name_;
     std::optional<double> tone_;
     QColor burned_;

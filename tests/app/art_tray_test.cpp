@@ -362,23 +362,21 @@ TEST_CASE("paint covers paint by a tick, and art covers art by its order") {
     driver->choose(app::Mark::art);
     driver->placing().choose({driver->document().job().motifs[0].id});
     QTest::qWait(20);
-    QCheckBox* cover = nullptr;
-    for (auto* tick : driver->findChildren<QCheckBox*>())
-        if (tick->isVisible() && tick->text() == "Paint covers paint") cover = tick;
-    REQUIRE(cover);
-    QTest::mouseClick(cover, Qt::LeftButton, {}, {8, cover->height() / 2});
-    REQUIRE(settled(driver));
+    const auto click_tick = [&](const QString& text) {
+        QCheckBox* found = nullptr;
+        for (auto* tick : driver->findChildren<QCheckBox*>())
+            if (tick->isVisible() && tick->text() == text) found = tick;
+        REQUIRE(found);
+        QTest::mouseClick(found, Qt::LeftButton, {}, {8, found->height() / 2});
+        REQUIRE(settled(driver));
+    };
+    click_tick("Paint covers paint");
     CHECK_FALSE(driver->document().job().motifs[0].art->read_with.cover);
     CHECK(area() == Approx(800).epsilon(0.01));
     QTest::keyClick(&driver.window(), Qt::Key_Z, Qt::ControlModifier);
     CHECK(area() == Approx(600).epsilon(0.01));
     QTest::qWait(20);
-    QCheckBox* lines = nullptr;
-    for (auto* tick : driver->findChildren<QCheckBox*>())
-        if (tick->isVisible() && tick->text() == "It covers lines too") lines = tick;
-    REQUIRE(lines);
-    QTest::mouseClick(lines, Qt::LeftButton, {}, {8, lines->height() / 2});
-    REQUIRE(settled(driver));
+    click_tick("It covers lines too");
     CHECK(driver->document().job().motifs[0].art->read_with.cover_lines);
 
     // Another drawing lies over it, until it is sent back by a key.

@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "trays/art/reading_panel.hpp"
 
-#include <QCheckBox>
 #include <QComboBox>
 #include <QHBoxLayout>
 #include <QPointer>
@@ -108,43 +107,38 @@ void ReadingPanel::add_strokes() {
     row->addWidget(lines);
 }
 
+QCheckBox* ReadingPanel::make_tick(bool art::ReadOptions::*which, const QString& text, const QString& tip,
+                                   const QString& on_name, const QString& off_name) {
+    auto* tick = new QCheckBox(text, this);
+    tick->setToolTip(tip);
+    tick->setChecked(art_->read_with.*which);
+    connect(tick, &QCheckBox::clicked, this, [this, which, on_name, off_name](bool on) {
+        change(
+            on ? on_name : off_name, [which, on](auto& options) { options.*which = on; }, job::Anchor::page);
+    });
+    return tick;
+}
+
 void ReadingPanel::add_cover() {
-    auto* cover = new QCheckBox(tr("Paint covers paint"), this);
-    cover->setToolTip(
-        tr("Areas burn only where they are seen: what is painted over them, white too, is cut out. What "
-           "lets through is mixed."));
-    cover->setChecked(art_->read_with.cover);
-    connect(cover, &QCheckBox::clicked, this, [this](bool on) {
-        change(
-            on ? tr("Paint covers paint") : tr("All paint burns"), [on](auto& options) { options.cover = on; },
-            job::Anchor::page);
-    });
-    rows_->addWidget(cover);
+    rows_->addWidget(
+        make_tick(&art::ReadOptions::cover, tr("Paint covers paint"),
+                  tr("Areas burn only where they are seen: what is painted over them, white too, is cut out. What "
+                     "lets through is mixed."),
+                  tr("Paint covers paint"), tr("All paint burns")));
     if (!art_->read_with.cover) return;
-    auto* lines = new QCheckBox(tr("It covers lines too"), this);
-    lines->setToolTip(tr("Lines burn only where no area is painted over them; otherwise they burn whole"));
-    lines->setChecked(art_->read_with.cover_lines);
-    connect(lines, &QCheckBox::clicked, this, [this](bool on) {
-        change(
-            on ? tr("Paint covers lines") : tr("Lines burn whole"), [on](auto& options) { options.cover_lines = on; },
-            job::Anchor::page);
-    });
     auto* below = new QHBoxLayout;
     below->addSpacing(24);
-    below->addWidget(lines, 1);
+    below->addWidget(make_tick(&art::ReadOptions::cover_lines, tr("It covers lines too"),
+                               tr("Lines burn only where no area is painted over them; otherwise they burn whole"),
+                               tr("Paint covers lines"), tr("Lines burn whole")),
+                     1);
     rows_->addLayout(below);
 }
 
 void ReadingPanel::add_hatches() {
-    auto* hatches = new QCheckBox(tr("Hatching is lines"), this);
-    hatches->setToolTip(tr("Patterns of nothing but thin lines are those lines; otherwise they are pictures"));
-    hatches->setChecked(art_->read_with.hatches);
-    connect(hatches, &QCheckBox::clicked, this, [this](bool on) {
-        change(
-            on ? tr("Hatching as lines") : tr("Hatching as a picture"), [on](auto& options) { options.hatches = on; },
-            job::Anchor::page);
-    });
-    rows_->addWidget(hatches);
+    rows_->addWidget(make_tick(&art::ReadOptions::hatches, tr("Hatching is lines"),
+                               tr("Patterns of nothing but thin lines are those lines; otherwise they are pictures"),
+                               tr("Hatching as lines"), tr("Hatching as a picture")));
 }
 
 void ReadingPanel::add_looks() {
@@ -192,15 +186,9 @@ void ReadingPanel::add_letters() {
 }
 
 void ReadingPanel::add_linetypes() {
-    auto* dashed = new QCheckBox(tr("Dashed lines are dashed"), this);
-    dashed->setToolTip(tr("Dashed and dotted lines of the drawing burn in pieces; otherwise they burn through"));
-    dashed->setChecked(art_->read_with.linetypes);
-    connect(dashed, &QCheckBox::clicked, this, [this](bool on) {
-        change(
-            on ? tr("Dashed lines") : tr("Whole lines"), [on](auto& options) { options.linetypes = on; },
-            job::Anchor::page);
-    });
-    rows_->addWidget(dashed);
+    rows_->addWidget(make_tick(&art::ReadOptions::linetypes, tr("Dashed lines are dashed"),
+                               tr("Dashed and dotted lines of the drawing burn in pieces; otherwise they burn through"),
+                               tr("Dashed lines"), tr("Whole lines")));
 }
 
 void ReadingPanel::add_width() {

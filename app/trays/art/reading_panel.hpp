@@ -3,6 +3,7 @@
 #include "trays/tray_context.hpp"
 #include "widgets/controls.hpp"
 
+#include <QCheckBox>
 #include <QVBoxLayout>
 #include <QWidget>
 
@@ -17,6 +18,9 @@ class ReadingPanel : public QWidget {
 
  private:
     QHBoxLayout* add_row(const QString& text);
+    /// What the file is read with, as a tick; the names are those of the two edits.
+    QCheckBox* make_tick(bool art::ReadOptions::*which, const QString& text, const QString& tip, const QString& on_name,
+                         const QString& off_name);
     void add_strokes();
     void add_cover();
     void add_looks();

@@ -252,27 +252,26 @@ std::vector<Polyline> Path::flatten(const Transform& map, double tolerance) cons
     std::vector<Polyline> lines;
     Chain chain;
     Point at, start;
-    bool drawn = false;  // the contour has a segment, be it of no length
-    bool again = false;  // it was closed already
+    Verb before = Verb::move;
     const auto finish = [&](bool closed) {
         auto& points = chain.line.points;
         if (closed && points.size() > 1 && distance(points.front(), points.back()) <= merge_distance) points.pop_back();
         chain.line.closed = closed;
         if (!points.empty()) lines.push_back(std::move(chain.line));
         chain = {};
-        drawn = false;
     };
     std::size_t next = 0;
     const auto take = [&] { return map(points_[next++]); };
     for (const Verb verb : verbs_) {
         // After a close the next segment begins a new contour at the old one's start.
-        if (chain.line.points.empty() && verb != Verb::move && (verb != Verb::close || !again)) chain.add(at);
-        again = verb == Verb::close;
-        drawn = drawn || verb != Verb::move;
+        // One that is closed at once is a dot; what is closed twice is closed once.
+        const bool draws = verb == Verb::close ? before == Verb::move : verb != Verb::move;
+        if (chain.line.points.empty() && draws) chain.add(at);
+        before = verb;
         switch (verb) {
             case Verb::move:
                 // A lone move draws nothing.
-                if (drawn) finish(false);
+                finish(false);
                 at = start = take();
                 break;
             case Verb::line:
@@ -294,12 +293,12 @@ std::vector<Polyline> Path::flatten(const Transform& map, double tolerance) cons
                 break;
             }
             case Verb::close:
-                if (!chain.line.points.empty()) finish(true);
+                finish(true);
                 at = start;
                 break;
         }
     }
-    if (drawn) finish(false);
+    finish(false);
     return lines;
 }
 

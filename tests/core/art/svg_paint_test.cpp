@@ -187,6 +187,17 @@ TEST_CASE("a pattern of thin lines stays lines, through all its tiles, inside th
               .pictures.empty());
 }
 
+TEST_CASE("patterns in patterns are not read twice as often with every level") {
+    std::string nested;
+    for (int i = 0; i < 24; ++i) {
+        const std::string side = std::to_string(3 + i);
+        nested += "<pattern id='p" + std::to_string(i) + "' patternUnits='userSpaceOnUse' width='" + side +
+                  "' height='" + side + "'><rect width='2' height='2' fill='" +
+                  (i ? "url(#p" + std::to_string(i - 1) + ")" : "#080") + "'/></pattern>";
+    }
+    CHECK(read_text(svg(nested + "<rect width='60' height='40' fill='url(#p23)'/>")));
+}
+
 TEST_CASE("gradients and patterns are pictures of their own ink") {
     const Artwork art = drawing(
         "<linearGradient id='g'><stop stop-color='#000'/><stop offset='1' stop-color='#fff'/></linearGradient>"

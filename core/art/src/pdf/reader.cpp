@@ -35,8 +35,9 @@ Result<std::string> page_as_svg(PopplerPage* page, double width, double height) 
 
 /// Cairo writes masks that count by opacity as masks by light whose content goes through a filter that turns the one
 /// into the other. Said in SVG's own word, areas can be cut by them. Its other masks do count by light.
-std::string with_alpha_masks(const std::string& svg) {
+std::string with_alpha_masks(std::string svg) {
     constexpr std::string_view opens = "<mask id=", closes = "</mask>", filtered = "<g filter=\"url(#alpha)\">";
+    if (svg.find(filtered) == std::string::npos) return svg;
     std::string result;
     std::size_t done = 0;
     for (std::size_t at = svg.find(opens); at != std::string::npos; at = svg.find(opens, done)) {
@@ -90,7 +91,7 @@ Result<Artwork> read(const std::shared_ptr<const std::string>& bytes, const std:
     auto drawn = page_as_svg(page.get(), width, height);
     if (!drawn) return tl::unexpected(drawn.error());
     // A renderer knows the filter; areas do not.
-    if (!options.as_picture) drawn = with_alpha_masks(*drawn);
+    if (!options.as_picture) drawn = with_alpha_masks(std::move(*drawn));
     auto art = svg::read(*drawn, name, {}, options, outside, watch);
     if (!art) return art;
     // Lines of the drawing in between mean nothing to anyone.

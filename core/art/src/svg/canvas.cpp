@@ -6,6 +6,8 @@
 
 #include <chalkline/geometry/combine.hpp>
 
+#include <cmath>
+
 namespace chalkline::art::svg {
 namespace {
 
@@ -142,8 +144,16 @@ void Canvas::fill(const Path& page_path, FillRule rule, const Coat& coat, const 
 
 bool Canvas::fill_with_lines(const pugi::xml_node& server, const PaintedArea& area, const pugi::xml_node& element) {
     if (scene_.options.as_picture || !is_pattern(server)) return false;
+    // Inside of other patterns nobody asks whether there is hatching.
+    if (!scene_.options.hatches && scene_.composer.on_sheet_apart()) return false;
+    // Each is tried once a size: patterns in patterns would be read twice as often with every level.
+    const std::pair tried{server, std::llround(area.place.scale() * 1e6)};
+    if (no_hatches_.contains(tried)) return false;
     auto lines = hatch_lines(scene_, server, area, patterns_);
-    if (!lines) return false;
+    if (!lines) {
+        no_hatches_.insert(tried);
+        return false;
+    }
     scene_.art.hatched = true;
     if (!scene_.options.hatches) return false;
     for (Shape& shape : *lines) {

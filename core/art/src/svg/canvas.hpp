@@ -4,6 +4,8 @@
 #include "paint_server.hpp"
 
 #include <functional>
+#include <set>
+#include <utility>
 
 namespace chalkline::art::svg {
 
@@ -39,6 +41,7 @@ class Canvas {
     PatternReader patterns_;
     std::size_t points_ = 0;
     std::vector<pugi::xml_node> thin_lines_;
+    std::set<std::pair<pugi::xml_node, long long>> no_hatches_;  ///< patterns by their scale on the page, in millionths
 };
 
 }  // namespace chalkline::art::svg

@@ -136,6 +136,7 @@ std::optional<std::vector<Shape>> hatch_lines(const Scene& scene, const pugi::xm
         const std::vector<Segment> in_tile = segments_in_tile(shape, *tile);
         segments_so_far += range->count() * static_cast<double>(in_tile.size());
         if (segments_so_far > most_segments) return {};
+        scene.effort.spend(Effort::point * static_cast<std::int64_t>(segments_so_far));
         std::map<long long, std::vector<Segment>> by_direction;
         for (const Segment& segment : in_tile) {
             const Point way = segment.to - segment.from;

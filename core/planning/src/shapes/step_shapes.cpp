@@ -26,31 +26,22 @@ void add_lines(std::vector<Polyline> rings, LineShapes& lines) {
         if (geometry::length(ring) >= shortest_line) lines.push_back({std::move(ring)});
 }
 
-/// What is seen of lines under areas, all of them as they lie from the same corner.
-std::vector<Polyline> seen_parts(const std::vector<Polyline>& lines, const std::vector<PlacedCover>& covers,
-                                 Point corner) {
-    if (covers.empty()) return lines;
-    std::vector<Region> over;
-    for (const PlacedCover& cover : covers) {
-        const Point by = cover.at - corner;
-        over.push_back(geometry::mapped(*cover.cover->drawn, Transform::move(by.x, by.y)));
-    }
-    return geometry::parts_outside(lines, geometry::united(over));
-}
-
-/// `by_others`: other motifs hide it too.
-std::vector<Polyline> seen_line(const std::vector<Polyline>& line, const CoverPile& covers, PaintOrder at, Point corner,
-                                bool by_others) {
-    const Box box = geometry::bounds(line).moved(corner);
-    std::vector<PlacedCover> over = covers.own(box, at);
-    if (by_others)
-        for (const PlacedCover& other : covers.of_others(box, at))
-            over.push_back(other);
-    return seen_parts(line, over, corner);
-}
-
+/// Its lines burn only where no area lies over them.
 bool hides_lines(const job::Motif& motif) {
     return motif.art->read_with.cover && motif.art->read_with.cover_lines;
+}
+
+/// What of a line is seen under the areas painted over it. `corner`: where it counts from.
+std::vector<Polyline> seen_parts(const std::vector<Polyline>& line, const CoverPile& covers, PaintOrder at,
+                                 Point corner) {
+    const Box box = geometry::bounds(line).moved(corner);
+    std::vector<Region> over;
+    for (const auto& some : {covers.own(box, at), covers.of_others(box, at)})
+        for (const PlacedCover& cover : some) {
+            const Point by = cover.at - corner;
+            over.push_back(geometry::mapped(*cover.cover->drawn, Transform::move(by.x, by.y)));
+        }
+    return over.empty() ? line : geometry::parts_outside(line, geometry::united(over));
 }
 
 Box bounds_of(const LineShapes& lines) {
@@ -157,8 +148,7 @@ JobShapes::JobShapes(FlatJob& flat, double spot, const PlanOptions& options)
       covering_(std::any_of(job_.motifs.begin(), job_.motifs.end(),
                             [](const job::Motif& motif) { return motif.art->read_with.cover; })) {}
 
-JobShapes::DrawnKind JobShapes::drawn(const job::Step& step, std::size_t at, const CoverPile& over_lines,
-                                      bool by_others) {
+JobShapes::DrawnKind JobShapes::drawn(const job::Step& step, std::size_t at, const CoverPile& over_lines) {
     const job::Motif& motif = job_.motifs[at];
     const Point corner = corner_of(motif);
     DrawnKind kind;
@@ -174,7 +164,7 @@ JobShapes::DrawnKind JobShapes::drawn(const job::Step& step, std::size_t at, con
             // Of an area the outline of what it covers, whatever overlaps in it.
             add_lines(geometry::united({*region}).rings, lines);
         else if (hides_lines(motif))
-            add_lines(seen_line(region->rings, over_lines, {at, sequence.shapes[i]}, corner, by_others), lines);
+            add_lines(seen_parts(region->rings, over_lines, {at, sequence.shapes[i]}, corner), lines);
         else
             add_lines(region->rings, lines);
     }
@@ -213,9 +203,10 @@ StepShapes JobShapes::pictures_of(const job::Step& step, const Watch& watch) {
 StepShapes JobShapes::of(const job::Step& step, const Watch& watch) {
     if (step.settings.kind == steps::StepKind::picture) return pictures_of(step, watch);
     StepShapes shapes;
+    CoverPile over_lines;
     const bool draws_lines = step.settings.kind != steps::StepKind::engrave;
     if (draws_lines && std::any_of(job_.motifs.begin(), job_.motifs.end(), hides_lines))
-        shapes.covers = cover_pile(step, watch);
+        over_lines = cover_pile(step, watch);
     std::vector<std::optional<DrawnKind>> kinds(copies_.kinds());
     std::vector<DrawnLines> lines;
     for (std::size_t i = 0; i < job_.motifs.size() && !watch.cancelled(); ++i) {
@@ -224,9 +215,9 @@ StepShapes JobShapes::of(const job::Step& step, const Watch& watch) {
         // Copies are drawn once, but not where something else lies over one of them.
         std::optional<DrawnKind> alone;
         const bool by_others = draws_lines && hides_lines(motif) &&
-                               !shapes.covers.of_others(art::bounds_under(*motif.art, motif.place), {i, 0}).empty();
+                               !over_lines.of_others(art::bounds_under(*motif.art, motif.place), {i, 0}).empty();
         auto& kind = by_others ? alone : kinds[copies_.kind_of(i)];
-        if (!kind) kind = drawn(step, i, shapes.covers, by_others);
+        if (!kind) kind = drawn(step, i, over_lines);
         const Point at = corner_of(motif);
         const bool covered = motif.art->read_with.cover;
         for (const DrawnKind::Fill& fill : kind->fills)

@@ -11,7 +11,7 @@ namespace chalkline::planning {
 /// Everything one step burns, flattened.
 struct StepShapes {
     std::vector<FillShape> fills;
-    CoverPile covers;  ///< over the fills, or over the lines
+    CoverPile covers;  ///< over the fills
     LineWork lines;
     std::vector<std::shared_ptr<const Proof>> proofs;  ///< pictures as dots
     int narrow = 0;                                    ///< outlines that the kerf swallowed
@@ -29,7 +29,7 @@ class JobShapes {
 
  private:
     struct DrawnKind;
-    DrawnKind drawn(const job::Step& step, std::size_t motif, const CoverPile& over_lines, bool by_others);
+    DrawnKind drawn(const job::Step& step, std::size_t motif, const CoverPile& over_lines);
     CoverPile cover_pile(const job::Step& step, const Watch& watch);
     StepShapes pictures_of(const job::Step& step, const Watch& watch);
 
